@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Blend;
+
+/**
+ * How a strip joins what lies below: the modes of W3C Compositing and Blending Level 1, and three of our own.
+ */
+enum BlendMode: string
+{
+    case Normal = 'normal';
+    case Multiply = 'multiply';
+    case Screen = 'screen';
+    case Overlay = 'overlay';
+    case Darken = 'darken';
+    case Lighten = 'lighten';
+    case ColorDodge = 'color dodge';
+    case ColorBurn = 'color burn';
+    case HardLight = 'hard light';
+    case SoftLight = 'soft light';
+    case Difference = 'difference';
+    case Exclusion = 'exclusion';
+    case Hue = 'hue';
+    case Saturation = 'saturation';
+    case Color = 'color';
+    case Luminosity = 'luminosity';
+    case Add = 'add';
+    case Kindle = 'kindle';
+    case Illuminate = 'illuminate';
+    case Airlight = 'airlight';
+
+    /** Light is joined in linear values, everything else in encoded ones. */
+    public function isLinear(): bool
+    {
+        return $this === self::Illuminate || $this === self::Airlight;
+    }
+
+    /** Whether a result may lie above 1 where nothing below or above did. */
+    public function mayExceed(): bool
+    {
+        return $this->isLinear();
+    }
+
+    /**
+     * The formula B(below, source) of one channel, for modes that treat channels apart.
+     *
+     * @return array{class-string, string}|null
+     */
+    public function perChannel(): ?array
+    {
+        return match ($this) {
+            self::Multiply => [ChannelBlend::class, 'multiply'],
+            self::Screen => [ChannelBlend::class, 'screen'],
+            self::Overlay => [ChannelBlend::class, 'overlay'],
+            self::Darken => [ChannelBlend::class, 'darken'],
+            self::Lighten => [ChannelBlend::class, 'lighten'],
+            self::ColorDodge => [ChannelBlend::class, 'colorDodge'],
+            self::ColorBurn => [ChannelBlend::class, 'colorBurn'],
+            self::HardLight => [ChannelBlend::class, 'hardLight'],
+            self::SoftLight => [ChannelBlend::class, 'softLight'],
+            self::Difference => [ChannelBlend::class, 'difference'],
+            self::Exclusion => [ChannelBlend::class, 'exclusion'],
+            self::Kindle => [ChannelBlend::class, 'kindle'],
+            default => null,
+        };
+    }
+
+    /** The modes that read the three channels together: hue, saturation, color, luminosity. */
+    public function readsWholeColour(): bool
+    {
+        return match ($this) {
+            self::Hue, self::Saturation, self::Color, self::Luminosity => true,
+            default => false,
+        };
+    }
+}

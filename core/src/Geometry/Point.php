@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Geometry;
+
+/** A place in scene pixels: x to the right, y down, pixel centres at +0.5. */
+final readonly class Point
+{
+    public function __construct(public float $x, public float $y) {}
+
+    public function plus(float $dx, float $dy): self
+    {
+        return new self($this->x + $dx, $this->y + $dy);
+    }
+
+    public function distanceTo(self $other): float
+    {
+        return hypot($other->x - $this->x, $other->y - $this->y);
+    }
+
+    /** @return array{float, float} */
+    public function toArray(): array
+    {
+        return [$this->x, $this->y];
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Kernel;
+
+/** A kernel's text, and what it is to be run with. */
+final readonly class KernelSource
+{
+    /**
+     * @param  string  $name  the function's name, which follows from its text
+     * @param  string  $body  parameters and body of the function
+     * @param  list<float>  $numbers
+     * @param  list<array<int, int|float>>  $tables
+     * @param  list<object>  $planes  requests, in the order in which the kernel reads them
+     * @param  list<string>  $lines  the names of the row's lines that it reads or writes
+     */
+    public function __construct(
+        public string $name,
+        public string $body,
+        public array $numbers,
+        public array $tables,
+        public array $planes,
+        public array $lines,
+    ) {}
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+/** How a light fades with distance. */
+enum ReachLaw: string
+{
+    case Even = 'even';
+    case Linear = 'linear';
+    case InverseSquare = 'inverse square';
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Raster\Gaussian;
+
+/**
+ * The shape of a softened light on a lattice of its own: coarse where the softness allows, anchored to the scene so that
+ * every window reads the same values, without level and colour so that fading it costs nothing.
+ */
+final readonly class SoftShape
+{
+    /** Lattice points to a sigma. */
+    private const POINTS = 6;
+
+    /** Scene pixels between lattice points. */
+    public float $step;
+
+    /** Scene x and y of the first point. */
+    public float $left;
+
+    public float $top;
+
+    public int $columns;
+
+    public int $rows;
+
+    private int $margin;
+
+    public function __construct(public Light $light, Window $window)
+    {
+        $this->step = max($window->step(), $light->softness() / self::POINTS);
+        $this->margin = (int) ceil(Gaussian::REACH * $light->softness() / $this->step) + 1;
+        $firstColumn = (int) floor($window->xOf(0) / $this->step - 0.5);
+        $firstRow = (int) floor($window->yOf(0) / $this->step - 0.5);
+        $this->left = ($firstColumn + 0.5) * $this->step;
+        $this->top = ($firstRow + 0.5) * $this->step;
+        $this->columns = (int) floor(($window->xOf($window->columns - 1) - $this->left) / $this->step) + 3;
+        $this->rows = (int) floor(($window->yOf($window->rows - 1) - $this->top) / $this->step) + 3;
+    }
+
+    public function key(): string
+    {
+        return "{$this->light->shapeKey()} on {$this->left} {$this->top} {$this->columns} {$this->rows} {$this->step}";
+    }
+
+    /**
+     * Writes the shape at the current place, read off the lattice: between its rows once a row, between its columns by
+     * tables that hold, for each column of the window, the lattice's column and the share of the next.
+     *
+     * @return string the variable that holds it
+     */
+    public function write(KernelWriter $kernel, Window $window): string
+    {
+        $plane = $kernel->plane($this->key(), $this);
+        [$entries, $shares] = $this->columnsOf($window);
+        $entry = $kernel->table("{$this->key()} entries", $entries);
+        $share = $kernel->table("{$this->key()} shares", $shares);
+        [$line, $place, $part, $from, $shape, $at] = array_map($kernel->variable(...), ['lattice', 'place', 'part', 'from', 'shape', 'at']);
+        $columns = $kernel->number($this->columns);
+        $kernel->row("{$place} = (\$y - {$kernel->number($this->top)}) * {$kernel->number(1 / $this->step)}; {$part} = {$place} - (int) {$place};");
+        $kernel->row("{$from} = (int) {$place} * (int) {$columns}; {$line} = [];");
+        $kernel->row("for (\$n = 0; \$n < {$columns}; \$n++, {$from}++) { {$line}[] = {$plane}[{$from}] + {$part} * ({$plane}[{$from} + (int) {$columns}] - {$plane}[{$from}]); }");
+        $kernel->line("{$at} = {$entry}[\$c]; {$shape} = {$line}[{$at}]; {$shape} += {$share}[\$c] * ({$line}[{$at} + 1] - {$shape});");
+        // what the filter leaves far outside is no light
+        $kernel->line("if ({$shape} < 1e-7) { {$shape} = 0.0; }");
+
+        return $shape;
+    }
+
+    /** @return array{list<int>, list<float>} */
+    private function columnsOf(Window $window): array
+    {
+        $entries = $shares = [];
+        for ($column = 0; $column < $window->columns; $column++) {
+            $place = ($window->xOf($column) - $this->left) / $this->step;
+            $entries[] = $entry = max(0, (int) $place);
+            $shares[] = $place - $entry;
+        }
+
+        return [$entries, $shares];
+    }
+
+    /** The lattice with the margin that the blur needs, as a window at its own scale. */
+    public function lattice(): Window
+    {
+        [$columns, $rows] = [$this->columns + 2 * $this->margin, $this->rows + 2 * $this->margin];
+
+        return new Window(
+            $this->left - ($this->margin + 0.5) * $this->step, $this->top - ($this->margin + 0.5) * $this->step,
+            $columns * $this->step, $rows * $this->step, 1 / $this->step,
+        );
+    }
+
+    /**
+     * Softens the shape sampled on {@see lattice()} and takes the margin off.
+     *
+     * @param  list<float>  $sharp
+     * @return list<float> columns x rows
+     */
+    public function soften(array $sharp): array
+    {
+        $lattice = $this->lattice();
+        $soft = Gaussian::blur($sharp, $lattice->columns, $lattice->rows, $this->light->softness() / $this->step);
+        $inside = [];
+        for ($row = 0; $row < $this->rows; $row++) {
+            $from = ($row + $this->margin) * $lattice->columns + $this->margin;
+            array_push($inside, ...array_slice($soft, $from, $this->columns));
+        }
+
+        return $inside;
+    }
+}

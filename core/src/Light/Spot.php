@@ -1,0 +1,290 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Color\LightColour;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Parameter\Parameter;
+use Aumbrel\Core\Parameter\Unit;
+use Aumbrel\Core\Parameter\Values;
+use Aumbrel\Core\Scene\Family;
+use Aumbrel\Core\Scene\SceneError;
+
+/**
+ * A spot across the picture: a cone seen from the side, from its origin toward its target.
+ *
+ * Shape = angular law of the angle at the origin x reach law of the distance from it.
+ */
+final readonly class Spot implements Light
+{
+    private const SHORTEST = 1e-3;
+
+    public AngularLaw $law;
+
+    public function __construct(
+        public Point $origin,
+        public Point $target,
+        float $beam,
+        float $field,
+        public ReachLaw $reachLaw,
+        public ?float $reach,
+        public ?float $size,
+        public float $softness,
+        public LightColour $colour,
+    ) {
+        $ratio = $field / $beam;
+        if ($ratio < AngularLaw::LEAST_RATIO - 1e-9 || $ratio > AngularLaw::MOST_RATIO + 1e-9) {
+            throw new SceneError('field', sprintf('the field angle is 1.05 to 3 times the beam angle, not %.2f times', $ratio));
+        }
+        if ($reachLaw === ReachLaw::InverseSquare && $size === 0.0) {
+            throw new SceneError('size', 'an inverse-square light needs a size above 0 px');
+        }
+        $this->law = new AngularLaw($beam, $field);
+    }
+
+    public static function key(): string
+    {
+        return 'spot';
+    }
+
+    public static function label(): string
+    {
+        return 'Spot';
+    }
+
+    public static function hint(): string
+    {
+        return 'A cone of light seen from the side';
+    }
+
+    public static function family(): Family
+    {
+        return Family::Light;
+    }
+
+    public static function parameters(): array
+    {
+        return [
+            Parameter::lightColour('colour', 'Colour', 'light', LightColour::kelvin(3200)),
+            Parameter::point('origin', 'Origin', 'reach'),
+            Parameter::point('target', 'Target', 'reach'),
+            Parameter::number('beam', 'Beam angle', 'reach', Unit::Degrees, 0.5, 170, 26, 0.5),
+            Parameter::number('field', 'Field angle', 'reach', Unit::Degrees, 0.55, 340, 44, 0.5),
+            Parameter::choice('reachLaw', 'Reach law', 'reach', array_column(ReachLaw::cases(), 'value'), ReachLaw::Linear->value),
+            Parameter::optionalNumber('reach', 'Reach', 'reach', Unit::Pixels, 1, 100000, 'to the target'),
+            Parameter::optionalNumber('size', 'Lamp size', 'reach', Unit::Pixels, 0, 100000, 'a third of the way')
+                ->shownWhen('reachLaw', [ReachLaw::InverseSquare->value]),
+            Parameter::number('softness', 'Softness', 'reach', Unit::Pixels, 0, 2000, 0),
+        ];
+    }
+
+    public static function from(Values $values): self
+    {
+        return new self(
+            $values->point('origin'), $values->point('target'), $values->number('beam'), $values->number('field'),
+            ReachLaw::from($values->choice('reachLaw')), $values->optionalNumber('reach'), $values->optionalNumber('size'),
+            $values->number('softness'), $values->lightColour('colour'),
+        );
+    }
+
+    public static function placed(Point $centre, float $span): array
+    {
+        return [
+            'origin' => [round($centre->x + $span * 0.12), round($centre->y - $span * 0.38)],
+            'target' => [round($centre->x - $span * 0.08), round($centre->y + $span * 0.3)],
+            'reach' => round($span * 0.95),
+        ];
+    }
+
+    public function defaultMode(): BlendMode
+    {
+        return BlendMode::Airlight;
+    }
+
+    public function colour(): LightColour
+    {
+        return $this->colour;
+    }
+
+    public function softness(): float
+    {
+        return $this->softness;
+    }
+
+    /** Distance from origin to target, scene pixels. */
+    public function throwLength(): float
+    {
+        return max(self::SHORTEST, $this->origin->distanceTo($this->target));
+    }
+
+    /** How far the light goes: its reach, or to the target. */
+    public function reachLength(): float
+    {
+        return $this->reach ?? $this->throwLength();
+    }
+
+    private function lampSize(): float
+    {
+        return $this->size ?? $this->throwLength() / 3;
+    }
+
+    public function largest(): float
+    {
+        return $this->reachLaw === ReachLaw::InverseSquare
+            ? ($this->throwLength() ** 2 + $this->lampSize() ** 2) / $this->lampSize() ** 2
+            : 1.0;
+    }
+
+    /** The shape at a place, written plainly; kernels run the same formulas with the angular law by table. */
+    public function shapeAt(float $x, float $y): float
+    {
+        [$ax, $ay] = $this->axis();
+        $dx = $x - $this->origin->x;
+        $dy = $y - $this->origin->y;
+        $along = $dx * $ax + $dy * $ay;
+        $across = $dx * $ay - $dy * $ax;
+        $squared = $along * $along + $across * $across;
+        $angular = $squared > 0 ? $this->law->at(rad2deg(atan2(abs($across), $along))) : 1.0;
+
+        return $angular * match ($this->reachLaw) {
+            ReachLaw::Even => 1.0,
+            ReachLaw::Linear => SpotField::linear($squared, $this->reachLength()),
+            ReachLaw::InverseSquare => SpotField::inverseSquare($squared, $this->throwLength() ** 2 + $this->lampSize() ** 2, $this->lampSize() ** 2)
+                * ($this->reach === null ? 1.0 : SpotField::reachWindow($squared, $this->reach ** 2)),
+        };
+    }
+
+    public function writeShape(KernelWriter $kernel): string
+    {
+        [$ax, $ay] = $this->axis();
+        $end = AngularLaw::turnOf($this->law->end());
+        $table = $kernel->table("angular {$this->law->beam} {$this->law->field}", $this->law->table());
+        [$alongStart, $acrossStart, $along, $across, $turn, $shape] = array_map(
+            $kernel->variable(...), ['alongStart', 'acrossStart', 'along', 'across', 'turn', 'shape'],
+        );
+        $axisX = $kernel->number($ax);
+        $axisY = $kernel->number($ay);
+        $kernel->row(sprintf('%s = ($y - %s) * %s - %s;', $alongStart, $kernel->number($this->origin->y), $axisY, $kernel->number($this->origin->x * $ax)));
+        $kernel->row(sprintf('%s = (%s - $y) * %s - %s;', $acrossStart, $kernel->number($this->origin->y), $axisX, $kernel->number($this->origin->x * $ay)));
+        $kernel->line("{$shape} = 0.0; {$along} = {$alongStart} + \$x * {$axisX}; {$across} = {$acrossStart} + \$x * {$axisY};");
+        $kernel->inline([SpotField::class, 'turn'], [$along, $across], $turn);
+        $kernel->line("if ({$turn} < {$kernel->number($end)}) {");
+        $kernel->inline([SpotField::class, 'angular'], [$table, $turn, $kernel->number(AngularLaw::intervals() / $end)], $shape);
+        $this->writeReach($kernel, $shape, $along, $across);
+        $kernel->line('}');
+
+        return $shape;
+    }
+
+    private function writeReach(KernelWriter $kernel, string $shape, string $along, string $across): void
+    {
+        if ($this->reachLaw === ReachLaw::Even) {
+            return;
+        }
+        $squared = $kernel->variable('squared');
+        $law = $kernel->variable('law');
+        $kernel->line("{$squared} = {$along} * {$along} + {$across} * {$across};");
+        if ($this->reachLaw === ReachLaw::Linear) {
+            $kernel->inline([SpotField::class, 'linear'], [$squared, $kernel->number($this->reachLength())], $law);
+            $kernel->line("{$shape} *= {$law};");
+
+            return;
+        }
+        $strength = $kernel->number($this->throwLength() ** 2 + $this->lampSize() ** 2);
+        $kernel->inline([SpotField::class, 'inverseSquare'], [$squared, $strength, $kernel->number($this->lampSize() ** 2)], $law);
+        $kernel->line("{$shape} *= {$law};");
+        if ($this->reach !== null) {
+            $kernel->inline([SpotField::class, 'reachWindow'], [$squared, $kernel->number($this->reach ** 2)], $law);
+            $kernel->line("{$shape} *= {$law};");
+        }
+    }
+
+    /** Where the cone and the reach's circle meet a level line. */
+    public function span(float $y): ?array
+    {
+        [$from, $to] = [-INF, INF];
+        $down = $y - $this->origin->y;
+        $ends = match ($this->reachLaw) {
+            ReachLaw::Even => null,
+            ReachLaw::Linear => $this->reachLength(),
+            ReachLaw::InverseSquare => $this->reach,
+        };
+        if ($ends !== null) {
+            if (abs($down) >= $ends) {
+                return null;
+            }
+            $to = sqrt($ends * $ends - $down * $down);
+            $from = -$to;
+        }
+        if ($this->law->end() < 90) {
+            [$ax, $ay] = $this->axis();
+            $cos = cos(deg2rad($this->law->end()));
+            $sin = sin(deg2rad($this->law->end()));
+            // inside means on the inner side of both sides of the cone: slope x across + height >= 0
+            foreach ([[$ax * $sin - $ay * $cos, $ax * $cos + $ay * $sin], [$ax * $sin + $ay * $cos, $ay * $sin - $ax * $cos]] as [$slope, $height]) {
+                if (abs($slope) < 1e-12) {
+                    if ($height * $down < 0) {
+                        return null;
+                    }
+                } elseif ($slope > 0) {
+                    $from = max($from, -$height * $down / $slope);
+                } else {
+                    $to = min($to, -$height * $down / $slope);
+                }
+            }
+        }
+
+        return $from > $to ? null : [$this->origin->x + $from, $this->origin->x + $to];
+    }
+
+    public function shapeKey(): string
+    {
+        return 'spot '.implode(' ', [...$this->origin->toArray(), ...$this->target->toArray(), $this->law->beam, $this->law->field,
+            $this->reachLaw->value, $this->reach ?? '-', $this->size ?? '-', $this->softness]);
+    }
+
+    public function outlines(): array
+    {
+        return [
+            'beam' => $this->fan($this->law->beam / 2),
+            'field' => $this->fan($this->law->field / 2),
+        ];
+    }
+
+    /**
+     * The two sides of the cone at an angle from the axis, joined along the reach.
+     *
+     * @return list<array{float, float}>
+     */
+    private function fan(float $angle): array
+    {
+        [$ax, $ay] = $this->axis();
+        $angle = min(180.0, $angle);
+        $reach = $this->reachLaw === ReachLaw::Even ? max($this->reachLength(), $this->throwLength()) : $this->reachLength();
+        $line = [$this->origin->toArray()];
+        $pieces = max(8, (int) ceil($angle / 3));
+        for ($k = 0; $k <= $pieces; $k++) {
+            $turn = deg2rad(-$angle + 2 * $angle * $k / $pieces);
+            $line[] = [
+                round($this->origin->x + $reach * ($ax * cos($turn) - $ay * sin($turn)), 2),
+                round($this->origin->y + $reach * ($ax * sin($turn) + $ay * cos($turn)), 2),
+            ];
+        }
+        $line[] = $this->origin->toArray();
+
+        return $line;
+    }
+
+    /** @return array{float, float} unit vector from origin to target; straight down when they fall together */
+    private function axis(): array
+    {
+        $length = $this->origin->distanceTo($this->target);
+
+        return $length < self::SHORTEST ? [0.0, 1.0]
+            : [($this->target->x - $this->origin->x) / $length, ($this->target->y - $this->origin->y) / $length];
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Mask;
+
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Parameter\Parameter;
+use Aumbrel\Core\Parameter\Values;
+
+/** One kind of mask: its values, and the text that a kernel runs for it. */
+interface MaskKind
+{
+    public static function key(): string;
+
+    public static function label(): string;
+
+    /** @return list<Parameter> */
+    public static function parameters(): array;
+
+    public static function from(Values $values): self;
+
+    /**
+     * The values of a new one that lies well in the part of the scene that is looked at.
+     *
+     * @return array<string, mixed>
+     */
+    public static function placed(Point $centre, float $span): array;
+
+    /** Writes the mask's value 0..1 at the current place and gives the variable that holds it. */
+    public function write(KernelWriter $kernel): string;
+}

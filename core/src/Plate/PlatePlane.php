@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Plate;
+
+use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Outline;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Window;
+
+/**
+ * A plate as a window sees it: packed pixels, one a pixel of the window.
+ *
+ * Where the picture's own rows (or those of a halving) fall exactly on the window's pixels they are read as they are;
+ * otherwise they are resampled to 16 bits a channel.
+ */
+final readonly class PlatePlane implements Extent
+{
+    /** How far from a whole pixel a plate may lie and still be read as it is. */
+    private const WHOLE = 1e-6;
+
+    /** Bits a channel of what {@see fill()} gives. */
+    public int $bits;
+
+    /** The level whose rows are read as they are, or null when they are resampled. */
+    public ?int $direct;
+
+    /** Whether every pixel of the window is opaque. */
+    public bool $opaque;
+
+    private Outline $outline;
+
+    public function __construct(public PictureSource $picture, public Placement $placement, public Window $window)
+    {
+        $this->direct = $this->directLevel();
+        $this->bits = $this->direct === null ? 16 : $picture->bits();
+        $this->opaque = $picture->opaque() && $this->covers();
+        $this->outline = new Outline($placement->corners($picture->width(), $picture->height()), $window->step());
+    }
+
+    public function key(): string
+    {
+        return "plate {$this->picture->key()} {$this->placement->key()} {$this->window->key()}";
+    }
+
+    public function span(float $y): ?array
+    {
+        return $this->outline->span($y);
+    }
+
+    /** @return list<int> */
+    public function fill(): array
+    {
+        return $this->direct === null
+            ? (new Resampler($this->picture, $this->placement, $this->window))->fill()
+            : $this->read($this->direct);
+    }
+
+    /** The place in the picture of the centre of an output pixel. */
+    private function at(float $column, float $row): Point
+    {
+        return $this->placement->toPicture(new Point($this->window->xOf($column), $this->window->yOf($row)));
+    }
+
+    private function directLevel(): ?int
+    {
+        if (! $this->placement->isUpright() || $this->placement->mirrored) {
+            return null;
+        }
+        $pitch = $this->window->step() / $this->placement->scale;
+        $level = (int) round(log($pitch, 2));
+        $size = 2 ** max(0, $level);
+        if ($level < 0 || $level > PictureSource::LEVELS || abs($pitch - $size) > 1e-9) {
+            return null;
+        }
+        $first = $this->at(0, 0);
+        foreach ([$first->x / $size - 0.5, $first->y / $size - 0.5] as $offset) {
+            if (abs($offset - round($offset)) > self::WHOLE) {
+                return null;
+            }
+        }
+        // a last column or row that is not whole at this level is resampled with its true share
+        return $this->picture->width() % $size === 0 && $this->picture->height() % $size === 0 ? $level : null;
+    }
+
+    private function covers(): bool
+    {
+        foreach ([$this->window->borderX(0), $this->window->borderX($this->window->columns)] as $x) {
+            foreach ([$this->window->borderY(0), $this->window->borderY($this->window->rows)] as $y) {
+                $corner = $this->placement->toPicture(new Point($x, $y));
+                if ($corner->x < -self::WHOLE || $corner->y < -self::WHOLE
+                    || $corner->x > $this->picture->width() + self::WHOLE || $corner->y > $this->picture->height() + self::WHOLE) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<int> */
+    private function read(int $level): array
+    {
+        $size = 2 ** $level;
+        $first = $this->at(0, 0);
+        $left = (int) round($first->x / $size - 0.5);
+        $top = (int) round($first->y / $size - 0.5);
+        [$columns, $rows] = [$this->window->columns, $this->window->rows];
+        [$width, $height] = [intdiv($this->picture->width(), $size), intdiv($this->picture->height(), $size)];
+        if ($left >= 0 && $top >= 0 && $left + $columns <= $width && $top + $rows <= $height) {
+            return $this->picture->pixels($level, $left, $top, $columns, $rows);
+        }
+        $plane = array_fill(0, $columns * $rows, 0);
+        [$x0, $x1] = [max(0, $left), min($width, $left + $columns)];
+        [$y0, $y1] = [max(0, $top), min($height, $top + $rows)];
+        if ($x1 <= $x0 || $y1 <= $y0) {
+            return $plane;
+        }
+        $inside = $this->picture->pixels($level, $x0, $y0, $x1 - $x0, $y1 - $y0);
+        $from = 0;
+        for ($y = $y0; $y < $y1; $y++) {
+            $to = ($y - $top) * $columns + $x0 - $left;
+            for ($x = $x0; $x < $x1; $x++) {
+                $plane[$to++] = $inside[$from++];
+            }
+        }
+
+        return $plane;
+    }
+}

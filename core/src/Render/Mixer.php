@@ -1,0 +1,263 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Render;
+
+use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Blend\ChannelBlend;
+use Aumbrel\Core\Blend\ColourBlend;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\Transfer;
+use LogicException;
+
+/**
+ * Writes the loops that mix layers over what lies below.
+ *
+ * The pixel below stands in the lines `r`, `g`, `b` of the row, unpremultiplied and either encoded or linear; `a` is its
+ * alpha, which is left out where everything below is opaque.
+ */
+final readonly class Mixer
+{
+    private const CHANNELS = ['r', 'g', 'b'];
+
+    public function __construct(private KernelWriter $kernel, private bool $opaque, private bool $linear) {}
+
+    /** @param list<Layer> $layers one after the other; more than one only when all are separable and the ground opaque */
+    public function mix(array $layers): void
+    {
+        $first = $layers[0] ?? throw new LogicException('nothing to mix');
+        if (! $first->isSeparable($this->opaque)) {
+            $this->together($first);
+
+            return;
+        }
+        foreach (self::CHANNELS as $at => $channel) {
+            $this->open($first);
+            $value = $this->kernel->variable('value');
+            $this->kernel->line("{$value} = {$this->kernel->stored($channel)};");
+            foreach ($layers as $layer) {
+                $this->channel($layer, $value, $layer->colour[$at]);
+            }
+            $this->kernel->line("{$this->kernel->stored($channel)} = {$value};");
+            $this->close($first);
+        }
+        if (! $this->opaque && $first->mode !== BlendMode::Illuminate) {
+            $this->open($first);
+            $this->kernel->line("{$this->kernel->stored('a')} = {$this->alpha($first, $this->kernel->stored('a'))};");
+            $this->close($first);
+        }
+    }
+
+    /** @param 'encode'|'decode' $way */
+    public function convert(string $way): void
+    {
+        foreach (self::CHANNELS as $channel) {
+            $this->kernel->loop();
+            $value = $this->kernel->variable('value');
+            $this->kernel->line("{$value} = {$this->kernel->stored($channel)};");
+            $this->transfer($way, $value);
+            $this->kernel->line("{$this->kernel->stored($channel)} = {$value};");
+        }
+    }
+
+    private function open(Layer $layer): void
+    {
+        if ($layer->patchy) {
+            $this->kernel->innerLoop();
+            $this->kernel->line("if ({$layer->cover} > 0.0) {");
+        } else {
+            $this->kernel->loop();
+        }
+    }
+
+    private function close(Layer $layer): void
+    {
+        if ($layer->patchy) {
+            $this->kernel->line('}');
+        }
+    }
+
+    private function channel(Layer $layer, string $value, string $colour): void
+    {
+        if ($layer->mode->isLinear()) {
+            $this->light($layer, $value, $colour);
+
+            return;
+        }
+        $source = $this->kernel->variable('source');
+        $this->kernel->line("{$source} = {$colour};");
+        if ($layer->mode === BlendMode::Add) {
+            $below = $this->opaque ? $value : "({$value} * {$this->kernel->stored('a')})";
+            $this->kernel->inline([ChannelBlend::class, 'add'], [$below, "({$layer->cover} * {$source})"], $value);
+            if (! $this->opaque) {
+                $this->kernel->line("{$value} /= {$this->alpha($layer, $this->kernel->stored('a'))};");
+            }
+
+            return;
+        }
+        $blended = $this->blended($layer, $value, $source);
+        $this->over($layer, $value, $source, $blended);
+    }
+
+    /** The blended channel B(below, source). */
+    private function blended(Layer $layer, string $value, string $source): string
+    {
+        $formula = $layer->mode->perChannel();
+        if ($formula === null) {
+            return $source;
+        }
+        $blended = $this->kernel->variable('blended');
+        $this->kernel->inline($formula, [$this->atMostOne($layer, $value), $source], $blended);
+
+        return $blended;
+    }
+
+    private function atMostOne(Layer $layer, string $value): string
+    {
+        if (! $layer->exceeds) {
+            return $value;
+        }
+        $below = $this->kernel->variable('below');
+        $this->kernel->line("{$below} = {$value} < 1.0 ? {$value} : 1.0;");
+
+        return $below;
+    }
+
+    /** Source over, W3C Compositing and Blending Level 1, section 10. */
+    private function over(Layer $layer, string $value, string $source, string $blended): void
+    {
+        if ($this->opaque) {
+            $this->kernel->line("{$value} += {$layer->cover} * ({$blended} - {$value});");
+
+            return;
+        }
+        $alpha = $this->kernel->variable('alpha');
+        $cover = $layer->cover;
+        $this->kernel->line("{$alpha} = {$this->kernel->stored('a')};");
+        $this->kernel->line("{$value} = ({$cover} * ({$source} + {$alpha} * ({$blended} - {$source})) + (1.0 - {$cover}) * {$alpha} * {$value}) / ({$cover} + {$alpha} - {$cover} * {$alpha});");
+    }
+
+    private function light(Layer $layer, string $value, string $colour): void
+    {
+        if (! $this->linear) {
+            $this->transfer('decode', $value);
+        }
+        $source = $this->linearColour($layer, $colour);
+        if ($layer->mode === BlendMode::Illuminate) {
+            $this->kernel->line("{$value} *= 1.0 + {$layer->cover} * {$source};");
+        } elseif ($this->opaque) {
+            $this->kernel->line("{$value} += {$layer->cover} * {$source};");
+        } else {
+            $this->kernel->line("{$value} = ({$this->kernel->stored('a')} * {$value} + {$layer->cover} * {$source}) / {$this->alpha($layer, $this->kernel->stored('a'))};");
+        }
+        if (! $this->linear) {
+            $this->transfer('encode', $value);
+        }
+    }
+
+    private function linearColour(Layer $layer, string $colour): string
+    {
+        if ($layer->lightColour) {
+            return $colour;
+        }
+        $source = $this->kernel->variable('source');
+        $this->kernel->line("{$source} = {$colour};");
+        $this->transfer('decode', $source);
+
+        return $source;
+    }
+
+    /** The alpha afterwards; $strength is the light's strength for airlight, the cover otherwise. */
+    private function alpha(Layer $layer, string $before, ?string $strength = null): string
+    {
+        $strength ??= $layer->cover;
+        if ($layer->mode === BlendMode::Normal || (! $layer->mode->isLinear() && $layer->mode !== BlendMode::Add)) {
+            return "({$strength} + {$before} - {$strength} * {$before})";
+        }
+        $alpha = $this->kernel->variable('alpha');
+        $this->kernel->line($layer->mode === BlendMode::Add
+            ? "{$alpha} = {$strength} + {$before}; if ({$alpha} > 1.0) { {$alpha} = 1.0; }"
+            : "{$alpha} = {$strength} < 1.0 ? 1.0 - (1.0 - {$before}) * (1.0 - {$strength}) : 1.0;");
+
+        return $alpha;
+    }
+
+    /** The modes that read the three channels at once, and light in the air out of a picture, over alpha. */
+    private function together(Layer $layer): void
+    {
+        $this->open($layer);
+        $values = array_map($this->kernel->variable(...), ['red', 'green', 'blue']);
+        foreach (self::CHANNELS as $at => $channel) {
+            $this->kernel->line("{$values[$at]} = {$this->kernel->stored($channel)};");
+        }
+        if ($layer->mode === BlendMode::Airlight) {
+            $this->airlightOfPicture($layer, $values);
+        } else {
+            $sources = array_map($this->kernel->variable(...), ['sourceRed', 'sourceGreen', 'sourceBlue']);
+            foreach ($sources as $at => $source) {
+                $this->kernel->line("{$source} = {$layer->colour[$at]};");
+            }
+            $blended = $this->wholeColour($layer, $values, $sources);
+            foreach ($values as $at => $value) {
+                $this->over($layer, $value, $sources[$at], $blended[$at]);
+            }
+            if (! $this->opaque) {
+                $this->kernel->line("{$this->kernel->stored('a')} = {$this->alpha($layer, $this->kernel->stored('a'))};");
+            }
+        }
+        foreach (self::CHANNELS as $at => $channel) {
+            $this->kernel->line("{$this->kernel->stored($channel)} = {$values[$at]};");
+        }
+        $this->close($layer);
+    }
+
+    /**
+     * @param  array<int, string>  $values
+     * @param  array<int, string>  $sources
+     * @return list<string>
+     */
+    private function wholeColour(Layer $layer, array $values, array $sources): array
+    {
+        $below = array_values(array_map(fn (string $value): string => $this->atMostOne($layer, $value), $values));
+        $out = array_map($this->kernel->variable(...), ['blendRed', 'blendGreen', 'blendBlue']);
+        match ($layer->mode) {
+            BlendMode::Hue => $this->kernel->inline([ColourBlend::class, 'withSaturationOf'], [...$out, ...$sources, ...$below]),
+            BlendMode::Saturation => $this->kernel->inline([ColourBlend::class, 'withSaturationOf'], [...$out, ...$below, ...$sources]),
+            BlendMode::Color => $this->kernel->line("{$out[0]} = {$sources[0]}; {$out[1]} = {$sources[1]}; {$out[2]} = {$sources[2]};"),
+            default => $this->kernel->line("{$out[0]} = {$below[0]}; {$out[1]} = {$below[1]}; {$out[2]} = {$below[2]};"),
+        };
+        $this->kernel->inline([ColourBlend::class, 'withLuminosityOf'], [...$out, ...($layer->mode === BlendMode::Luminosity ? $sources : $below)]);
+
+        return $out;
+    }
+
+    /** @param array<int, string> $values */
+    private function airlightOfPicture(Layer $layer, array $values): void
+    {
+        $sources = array_values(array_map(fn (string $colour): string => $this->linearColour($layer, $colour), $layer->colour));
+        [$most, $before] = array_map($this->kernel->variable(...), ['most', 'before']);
+        [$r, $g, $b] = $sources;
+        $this->kernel->line("{$most} = {$layer->cover} * ({$r} > {$g} ? ({$r} > {$b} ? {$r} : {$b}) : ({$g} > {$b} ? {$g} : {$b}));");
+        $this->kernel->line("{$before} = {$this->kernel->stored('a')};");
+        $alpha = $this->alpha($layer, $before, $most);
+        $this->kernel->line("if ({$alpha} > 0.0) {");
+        foreach ($values as $at => $value) {
+            if (! $this->linear) {
+                $this->transfer('decode', $value);
+            }
+            $this->kernel->line("{$value} = ({$before} * {$value} + {$layer->cover} * {$sources[$at]}) / {$alpha};");
+            if (! $this->linear) {
+                $this->transfer('encode', $value);
+            }
+        }
+        $this->kernel->line("{$this->kernel->stored('a')} = {$alpha};");
+        $this->kernel->line('}');
+    }
+
+    /** @param 'encode'|'decode' $way */
+    private function transfer(string $way, string $variable): void
+    {
+        $this->kernel->inline([Transfer::class, $way], [$variable], $variable);
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Render;
+
+use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Kernel\KernelSource;
+
+/** A step of a plan: a kernel, and where it has anything to do. */
+final readonly class Pass
+{
+    public function __construct(public KernelSource $kernel, public ?Extent $extent = null) {}
+}

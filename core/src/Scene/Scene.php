@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Scene;
+
+use Aumbrel\Core\Color\Kelvin;
+use Aumbrel\Core\Plate\Plate;
+use JsonException;
+
+/** One piece of work as its file holds it: size, white, and the strips back to front. */
+final readonly class Scene
+{
+    public const VERSION = 1;
+
+    public const LARGEST_SIDE = 30000;
+
+    public const MOST_PIXELS = 100_000_000;
+
+    private const MOST_STRIPS = 200;
+
+    /**
+     * @param  float  $white  kelvin of the light that the scene shows as white
+     * @param  list<Strip>  $strips
+     * @param  array<string, mixed>  $unknown
+     */
+    public function __construct(
+        public string $title,
+        public int $width,
+        public int $height,
+        public float $white,
+        public array $strips,
+        private array $unknown = [],
+    ) {}
+
+    /** @throws SceneError when it is no scene, naming the field */
+    public static function fromJson(string $json): self
+    {
+        try {
+            $raw = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
+        } catch (JsonException $error) {
+            throw new SceneError('', "this is no JSON: {$error->getMessage()}");
+        }
+
+        return self::read($raw);
+    }
+
+    /** @throws SceneError naming the field */
+    public static function read(mixed $raw): self
+    {
+        $fields = new Fields($raw, '');
+        $version = $fields->take('aumbrel');
+        if ($version !== self::VERSION) {
+            throw SceneError::expected('aumbrel', 'version '.self::VERSION, $version);
+        }
+        $size = $fields->take('size');
+        $scene = new self(
+            $fields->text('title', 'Untitled', 120),
+            self::side($size, 0),
+            self::side($size, 1),
+            $fields->number('white', 6500, Kelvin::LOWEST_WHITE, Kelvin::HOTTEST, 'K'),
+            Strip::readAll($fields->list('strips', self::MOST_STRIPS), 'strips'),
+            $fields->rest(),
+        );
+        if ($scene->width * $scene->height > self::MOST_PIXELS) {
+            throw SceneError::expected('size', 'at most 100 megapixels', [$scene->width, $scene->height]);
+        }
+        $scene->checkIdentifiers();
+
+        return $scene;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'aumbrel' => self::VERSION,
+            'title' => $this->title,
+            'size' => [$this->width, $this->height],
+            'white' => $this->white,
+            'strips' => array_map(static fn (Strip $strip): array => $strip->toArray(), $this->strips),
+            ...$this->unknown,
+        ];
+    }
+
+    public function toJson(): string
+    {
+        return json_encode($this->toArray(), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)."\n";
+    }
+
+    /** @return list<Strip> every strip with what groups hold, back to front, a group before its own */
+    public function everyStrip(): array
+    {
+        return self::flatten($this->strips);
+    }
+
+    public function find(string $id): ?Strip
+    {
+        foreach ($this->everyStrip() as $strip) {
+            if ($strip->id === $id) {
+                return $strip;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The strips up to and with the given one; of the groups around it, what lies below it.
+     *
+     * @return list<Strip>
+     *
+     * @throws SceneError when there is no such strip
+     */
+    public function upTo(string $id): array
+    {
+        return self::cut($this->strips, $id) ?? throw new SceneError('until', "there is no strip \"{$id}\" in this scene");
+    }
+
+    /**
+     * @param  list<Strip>  $strips
+     * @return list<Strip>|null
+     */
+    private static function cut(array $strips, string $id): ?array
+    {
+        foreach ($strips as $at => $strip) {
+            if ($strip->id === $id) {
+                return array_slice($strips, 0, $at + 1);
+            }
+            $inside = $strip->isGroup() ? self::cut($strip->strips, $id) : null;
+            if ($inside !== null) {
+                return [...array_slice($strips, 0, $at), $strip->holding($inside)];
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<Strip>  $strips
+     * @return list<Strip>
+     */
+    private static function flatten(array $strips): array
+    {
+        $all = [];
+        foreach ($strips as $strip) {
+            $all[] = $strip;
+            array_push($all, ...self::flatten($strip->strips));
+        }
+
+        return $all;
+    }
+
+    /** @throws SceneError */
+    private function checkIdentifiers(): void
+    {
+        $plates = $seen = [];
+        $every = $this->everyStrip();
+        if (count($every) > self::MOST_STRIPS) {
+            throw SceneError::expected('strips', 'at most '.self::MOST_STRIPS.' strips', count($every));
+        }
+        foreach ($every as $strip) {
+            if (isset($seen[$strip->id])) {
+                throw new SceneError('strips', "two strips have the id \"{$strip->id}\"");
+            }
+            $seen[$strip->id] = true;
+            if ($strip->kind instanceof Plate) {
+                $plates[$strip->id] = true;
+            }
+        }
+        foreach ($every as $strip) {
+            if ($strip->confinedTo !== null && ! isset($plates[$strip->confinedTo])) {
+                throw new SceneError('strips', "\"{$strip->name}\" is confined to \"{$strip->confinedTo}\", which is no plate of this scene");
+            }
+        }
+    }
+
+    private static function side(mixed $size, int $axis): int
+    {
+        $side = is_array($size) && count($size) === 2 ? $size[$axis] ?? null : null;
+
+        return is_int($side) && $side >= 1 && $side <= self::LARGEST_SIDE
+            ? $side : throw SceneError::expected('size', '[width, height], whole pixels from 1 to '.self::LARGEST_SIDE, $size);
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Scene;
+
+use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Parameter\Values;
+
+/** One entry of the desk. */
+final readonly class Strip
+{
+    public const LEAST_LEVEL = -6.0;
+
+    public const MOST_LEVEL = 6.0;
+
+    private const MOST_MASKS = 16;
+
+    private const MOST_STRIPS = 200;
+
+    /**
+     * @param  float  $level  stops, for lights; 0 otherwise
+     * @param  float  $amount  0..1, for everything else; 1 for lights
+     * @param  string|null  $confinedTo  the plate inside whose outline it acts
+     * @param  list<MaskEntry>  $masks
+     * @param  list<Strip>  $strips  what a group holds, back to front
+     * @param  array<string, mixed>  $unknown  fields that nobody knows, kept for the way out
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public StripKind $kind,
+        public Values $values,
+        public BlendMode $mode,
+        public float $level = 0.0,
+        public float $amount = 1.0,
+        public bool $muted = false,
+        public ?string $confinedTo = null,
+        public array $masks = [],
+        public array $strips = [],
+        private array $unknown = [],
+    ) {}
+
+    /** @throws SceneError naming the field */
+    public static function read(mixed $raw, string $field): self
+    {
+        $fields = new Fields($raw, $field);
+        $kind = Kinds::strip($fields->take('kind'), "{$field}.kind");
+        $values = Values::read($kind::parameters(), $fields->take('values', []), "{$field}.values");
+        try {
+            $built = $kind::from($values);
+        } catch (SceneError $error) {
+            throw new SceneError("{$field}.values.{$error->field}", $error->reason);
+        }
+        $mode = $fields->take('mode', $built->defaultMode()->value);
+        $isLight = $kind::family()->fadesInStops();
+        $isGroup = $kind === Group::class;
+
+        return new self(
+            $fields->identifier('id'),
+            $fields->text('name', $kind::label(), 80),
+            $built,
+            $values,
+            (is_string($mode) ? BlendMode::tryFrom($mode) : null) ?? throw SceneError::expected("{$field}.mode", 'a blend mode', $mode),
+            $isLight ? $fields->number('level', 0, self::LEAST_LEVEL, self::MOST_LEVEL, 'stops') : 0.0,
+            $isLight ? 1.0 : $fields->number('amount', 100, 0, 100, '%') / 100,
+            $fields->toggle('muted', false),
+            $fields->has('confinedTo') ? $fields->identifier('confinedTo') : null,
+            self::each($fields->list('masks', self::MOST_MASKS), "{$field}.masks", MaskEntry::read(...)),
+            $isGroup ? self::readAll($fields->list('strips', self::MOST_STRIPS), "{$field}.strips") : [],
+            $fields->rest(),
+        );
+    }
+
+    /**
+     * @param  list<mixed>  $raw
+     * @return list<Strip>
+     *
+     * @throws SceneError naming the field
+     */
+    public static function readAll(array $raw, string $field): array
+    {
+        return self::each($raw, $field, self::read(...));
+    }
+
+    /**
+     * The same group with other strips in it.
+     *
+     * @param  list<Strip>  $strips
+     */
+    public function holding(array $strips): self
+    {
+        return new self($this->id, $this->name, $this->kind, $this->values, $this->mode, $this->level, $this->amount,
+            $this->muted, $this->confinedTo, $this->masks, $strips, $this->unknown);
+    }
+
+    public function isGroup(): bool
+    {
+        return $this->kind instanceof Group;
+    }
+
+    /** @return list<MaskEntry> those that are not off */
+    public function activeMasks(): array
+    {
+        return array_values(array_filter($this->masks, static fn (MaskEntry $mask): bool => ! $mask->off));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $isLight = $this->kind::family()->fadesInStops();
+
+        return [
+            'id' => $this->id,
+            'kind' => $this->kind::key(),
+            'name' => $this->name,
+            'mode' => $this->mode->value,
+            ...($isLight ? ['level' => $this->level] : ['amount' => $this->amount * 100]),
+            'muted' => $this->muted,
+            ...($this->confinedTo === null ? [] : ['confinedTo' => $this->confinedTo]),
+            'values' => (object) $this->values->toArray(),
+            'masks' => array_map(static fn (MaskEntry $mask): array => $mask->toArray(), $this->masks),
+            ...($this->isGroup() ? ['strips' => array_map(static fn (Strip $strip): array => $strip->toArray(), $this->strips)] : []),
+            ...$this->unknown,
+        ];
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<mixed>  $raw
+     * @param  callable(mixed, string): T  $read
+     * @return list<T>
+     */
+    private static function each(array $raw, string $field, callable $read): array
+    {
+        $all = [];
+        foreach ($raw as $at => $entry) {
+            $all[] = $read($entry, "{$field}[{$at}]");
+        }
+
+        return $all;
+    }
+}

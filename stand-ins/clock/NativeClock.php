@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Symfony\Component\Clock;
+
+/** The system's clock, as the date library of the framework expects it. */
+final class NativeClock implements ClockInterface
+{
+    private \DateTimeZone $timezone;
+
+    public function __construct(\DateTimeZone|string|null $timezone = null)
+    {
+        $this->timezone = $timezone instanceof \DateTimeZone ? $timezone : new \DateTimeZone($timezone ?? date_default_timezone_get());
+    }
+
+    public function now(): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable('now', $this->timezone);
+    }
+
+    public function sleep(float|int $seconds): void
+    {
+        usleep((int) max(0, round($seconds * 1e6)));
+    }
+
+    public function withTimeZone(\DateTimeZone|string $timezone): static
+    {
+        return new self($timezone);
+    }
+}

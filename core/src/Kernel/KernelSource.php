@@ -13,6 +13,7 @@ final readonly class KernelSource
      * @param  list<float>  $numbers
      * @param  list<array<int, int|float>>  $tables
      * @param  list<object>  $planes  requests, in the order in which the kernel reads them
+     * @param  list<string>  $planeKeys  what the planes are, in the same order
      * @param  list<string>  $lines  the names of the row's lines that it reads or writes
      */
     public function __construct(
@@ -21,6 +22,7 @@ final readonly class KernelSource
         public array $numbers,
         public array $tables,
         public array $planes,
+        public array $planeKeys,
         public array $lines,
     ) {}
 }

@@ -23,8 +23,9 @@ final readonly class Output
      * What a strip has changed: the difference of premultiplied values, on black.
      *
      * @param  array<string, string>  $before  lines by channel
+     * @param  8|16  $bits
      */
-    public function difference(string $line, array $before, bool $opaque): void
+    public function difference(string $line, array $before, bool $opaque, int $bits): void
     {
         $this->kernel->loop();
         $changes = [];
@@ -36,7 +37,7 @@ final readonly class Output
                 : "{$change} = {$after} * {$this->kernel->stored('a')} - {$was} * {$this->kernel->stored($before['a'])};");
             $this->kernel->line("if ({$change} < 0.0) { {$change} = -{$change}; }");
         }
-        $this->pixel($line, [$changes[0], $changes[1], $changes[2]], '1.0', 8, true);
+        $this->pixel($line, [$changes[0], $changes[1], $changes[2]], '1.0', $bits, true);
     }
 
     /**

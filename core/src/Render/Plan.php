@@ -10,6 +10,18 @@ final readonly class Plan
     /**
      * @param  list<Pass|Keep>  $passes
      * @param  list<string>  $results
+     * @param  int  $checkpoint  the number of passes that make the picture below the strip that is being changed; 0 for none
      */
-    public function __construct(public array $passes, public array $results) {}
+    public function __construct(public array $passes, public array $results, public int $checkpoint = 0) {}
+
+    /** Names all that the passes before the checkpoint depend on. */
+    public function checkpointKey(): string
+    {
+        $parts = [];
+        foreach (array_slice($this->passes, 0, $this->checkpoint) as $pass) {
+            $parts[] = $pass instanceof Keep ? $pass->copies : [$pass->kernel->name, $pass->kernel->numbers, $pass->kernel->planeKeys];
+        }
+
+        return hash('xxh128', serialize($parts));
+    }
 }

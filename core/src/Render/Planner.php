@@ -62,13 +62,22 @@ final class Planner
 
     private int $kept = 0;
 
-    /** @param list<string> $tapped strips whose contribution is wanted */
+    private int $checkpoint = 0;
+
+    /** @var 8|16 of the tapped pictures */
+    private int $bits = 8;
+
+    /**
+     * @param  list<string>  $tapped  strips whose contribution is wanted
+     * @param  string|null  $below  the strip that is being changed
+     */
     public function __construct(
         private readonly Inliner $inliner,
         private readonly Scene $scene,
         private readonly Window $window,
         private readonly PictureShelf $shelf,
         private readonly array $tapped = [],
+        private readonly ?string $below = null,
     ) {}
 
     /**
@@ -86,16 +95,18 @@ final class Planner
         (new Output($kernel))->picture('out', $this->opaque, $bits, $this->exceeds);
         $this->add($kernel);
 
-        return new Plan($this->passes, ['out']);
+        return new Plan($this->passes, ['out'], $this->checkpoint);
     }
 
     /**
      * One result for each of the tapped strips, in the order of the stack.
      *
      * @param  list<Strip>  $strips
+     * @param  8|16  $bits
      */
-    public function contributions(array $strips): Plan
+    public function contributions(array $strips, int $bits = 8): Plan
     {
+        $this->bits = $bits;
         $this->stack($strips);
         $this->mixWaiting();
 
@@ -144,6 +155,10 @@ final class Planner
     private function strips(array $strips): void
     {
         foreach ($strips as $at => $strip) {
+            if ($strip->id === $this->below) {
+                $this->mixWaiting();
+                $this->checkpoint = count($this->passes);
+            }
             $isBase = $this->opaque && $at === 0 && ($this->scene->strips[0] ?? null)?->id === $strip->id;
             if (in_array($strip->id, $this->tapped, true)) {
                 $this->tap($strip, $this->linearRun($strips, $at), $isBase);
@@ -316,7 +331,7 @@ final class Planner
             $kernel = $this->writer();
             $kernel->loop();
             $plane = $this->plate($strip);
-            (new Output($kernel))->pixel($line, $this->plateColour($kernel, $plane), $this->plateAlpha($kernel, $plane), 8, false);
+            (new Output($kernel))->pixel($line, $this->plateColour($kernel, $plane), $this->plateAlpha($kernel, $plane), $this->bits, false);
             $this->mixWaiting();
             $this->add($kernel);
             if (! $strip->muted) {
@@ -332,7 +347,7 @@ final class Planner
         $this->toEncoded();
         $this->mixWaiting();
         $kernel = $this->writer();
-        (new Output($kernel))->difference($line, $before, $this->opaque);
+        (new Output($kernel))->difference($line, $before, $this->opaque, $this->bits);
         $this->add($kernel);
         if ($strip->muted) {
             $this->passes[] = new Keep(array_flip($before));

@@ -19,12 +19,16 @@ use LogicException;
 /** Renders windows of scenes: plans, sees to the planes that the kernels read, and runs them row by row. */
 final class Renderer
 {
+    /** How the pixels of a row are packed, by bits a channel. */
+    private const FORMATS = [8 => 'V*', 16 => 'J*'];
+
     private readonly Inliner $inliner;
 
     public function __construct(
         private readonly KernelStore $kernels,
         private readonly PictureShelf $shelf,
         private readonly PlaneCache $planes = new PlaneCache,
+        private readonly Checkpoints $checkpoints = new Checkpoints,
     ) {
         $this->inliner = new Inliner;
     }
@@ -33,14 +37,15 @@ final class Renderer
      * The picture, or with $until the picture up to and with that strip.
      *
      * @param  8|16  $bits
+     * @param  string|null  $below  a strip that is being changed: the picture below it is kept for the next call
      *
      * @throws SceneError when a plate's picture or the strip is not there
      */
-    public function picture(Scene $scene, Window $window, int $bits = 8, ?string $until = null): Picture
+    public function picture(Scene $scene, Window $window, int $bits = 8, ?string $until = null, ?string $below = null): Picture
     {
         $strips = $until === null ? $scene->strips : $scene->upTo($until);
-        $plan = $this->planner($scene, $window)->picture($strips, $bits);
-        [$clipped, $bytes] = $this->run($plan, $window, $bits === 16 ? 'J*' : 'V*');
+        $plan = $this->planner($scene, $window, [], $below)->picture($strips, $bits);
+        [$clipped, $bytes] = $this->run($plan, $window, self::FORMATS[$bits]);
 
         return new Picture($window->columns, $window->rows, $bits, $bytes['out'], $clipped);
     }
@@ -49,22 +54,23 @@ final class Renderer
      * What each of the given strips contributes, by strip.
      *
      * @param  list<string>  $ids
+     * @param  8|16  $bits
      * @return array<string, Picture>
      *
      * @throws SceneError when a strip is not there
      */
-    public function contributions(Scene $scene, Window $window, array $ids): array
+    public function contributions(Scene $scene, Window $window, array $ids, int $bits = 8): array
     {
         $known = array_map(static fn (Strip $strip): string => $strip->id, $scene->everyStrip());
         if (array_diff($ids, $known) !== []) {
             throw new SceneError('strip', 'there is no strip "'.implode('", "', array_diff($ids, $known)).'" in this scene');
         }
         $planner = $this->planner($scene, $window, $ids);
-        $plan = $planner->contributions($scene->strips);
-        [, $bytes] = $this->run($plan, $window, 'V*');
+        $plan = $planner->contributions($scene->strips, $bits);
+        [, $bytes] = $this->run($plan, $window, self::FORMATS[$bits]);
         $pictures = [];
         foreach ($planner->tapOrder() as $at => $id) {
-            $pictures[$id] = new Picture($window->columns, $window->rows, 8, $bytes[$plan->results[$at]], 0);
+            $pictures[$id] = new Picture($window->columns, $window->rows, $bits, $bytes[$plan->results[$at]], 0);
         }
 
         return $pictures;
@@ -77,9 +83,9 @@ final class Renderer
     }
 
     /** @param list<string> $tapped */
-    private function planner(Scene $scene, Window $window, array $tapped = []): Planner
+    private function planner(Scene $scene, Window $window, array $tapped = [], ?string $below = null): Planner
     {
-        return new Planner($this->inliner, $scene, $window, $this->shelf, $tapped);
+        return new Planner($this->inliner, $scene, $window, $this->shelf, $tapped, $below);
     }
 
     /** @return array{int, array<string, string>} clipped pixels, and the packed bytes of each result */
@@ -122,11 +128,25 @@ final class Renderer
         }
         $step = $window->step();
         $left = $window->xOf(0);
+        $key = $plan->checkpoint > 0 ? "{$plan->checkpointKey()} {$window->key()}" : '';
+        $below = $plan->checkpoint > 0 ? $this->checkpoints->get($key) : null;
+        $keeps = $plan->checkpoint > 0 && $below === null;
+        $kept = [];
+        if ($below !== null) {
+            $steps = array_slice($steps, $plan->checkpoint);
+        }
         for ($row = 0; $row < $window->rows; $row++) {
             $y = $window->yOf($row);
-            $at = $row * $columns;
-            $lines['r'] = $lines['g'] = $lines['b'] = $lines['a'] = $zero;
-            foreach ($steps as [$copies, $kernel, $numbers, $tables, $planes, $extent]) {
+            $pixel = $row * $columns;
+            if ($below === null) {
+                $lines['r'] = $lines['g'] = $lines['b'] = $lines['a'] = $zero;
+            } else {
+                $lines = [...$lines, ...$below[$row]];
+            }
+            foreach ($steps as $at => [$copies, $kernel, $numbers, $tables, $planes, $extent]) {
+                if ($keeps && $at === $plan->checkpoint) {
+                    $kept[] = array_diff_key($lines, ['clipped' => 0, 'cover' => 0, 'out' => 0]);
+                }
                 if ($kernel === null) {
                     foreach ($copies ?? [] as $from => $to) {
                         $lines[$to] = $lines[$from];
@@ -147,9 +167,12 @@ final class Renderer
                         continue;
                     }
                 }
-                $kernel($numbers, $tables, $planes, $lines, $from, $to, $at, $left, $step, $y);
+                $kernel($numbers, $tables, $planes, $lines, $from, $to, $pixel, $left, $step, $y);
             }
             $done($lines);
+        }
+        if ($keeps) {
+            $this->checkpoints->put($key, $kept, $columns);
         }
 
         return is_int($lines['clipped']) ? $lines['clipped'] : 0;

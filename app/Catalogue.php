@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App;
+
+use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Mask\Join;
+use Aumbrel\Core\Mask\MaskKind;
+use Aumbrel\Core\Parameter\Parameter;
+use Aumbrel\Core\Scene\Kinds;
+use Aumbrel\Core\Scene\Strip;
+use Aumbrel\Core\Scene\StripKind;
+
+/** What the interface must know of the core, written out as TypeScript; the core is where it is said. */
+final class Catalogue
+{
+    public static function path(): string
+    {
+        return resource_path('js/generated/catalogue.ts');
+    }
+
+    public static function text(): string
+    {
+        $write = static fn (mixed $value): string => json_encode($value, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+        $strips = $write(array_map(self::strip(...), Kinds::STRIPS));
+        $masks = $write(array_map(self::mask(...), Kinds::MASKS));
+        $modes = $write(array_column(BlendMode::cases(), 'value'));
+        $linear = $write(array_values(array_map(static fn (BlendMode $mode): string => $mode->value, array_filter(BlendMode::cases(), static fn (BlendMode $mode): bool => $mode->isLinear()))));
+        $joins = $write(array_column(Join::cases(), 'value'));
+        $level = $write(['least' => Strip::LEAST_LEVEL, 'most' => Strip::MOST_LEVEL]);
+
+        return <<<TS
+            // Written by `php artisan aumbrel:catalogue` from the core; a test fails when it is stale.
+            import type { MaskKind, StripKind } from '../api/types';
+
+            export const stripKinds: StripKind[] = {$strips};
+
+            export const maskKinds: MaskKind[] = {$masks};
+
+            export const modes: string[] = {$modes};
+
+            export const linearModes: string[] = {$linear};
+
+            export const joins: string[] = {$joins};
+
+            export const levelRange: { least: number; most: number } = {$level};
+
+            TS;
+    }
+
+    /**
+     * @param  class-string<StripKind>  $kind
+     * @return array<string, mixed>
+     */
+    private static function strip(string $kind): array
+    {
+        return [
+            'key' => $kind::key(), 'label' => $kind::label(), 'hint' => $kind::hint(), 'family' => $kind::family()->value,
+            'course' => $kind::family()->course(), 'fadesInStops' => $kind::family()->fadesInStops(),
+            'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->describe(), $kind::parameters()),
+        ];
+    }
+
+    /**
+     * @param  class-string<MaskKind>  $kind
+     * @return array<string, mixed>
+     */
+    private static function mask(string $kind): array
+    {
+        return [
+            'key' => $kind::key(), 'label' => $kind::label(),
+            'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->describe(), $kind::parameters()),
+        ];
+    }
+}

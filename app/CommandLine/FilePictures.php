@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\CommandLine;
+
+use App\Codecs\PictureDecoder;
+use App\Codecs\UnreadablePicture;
+use Aumbrel\Core\Plate\PackedPicture;
+use Aumbrel\Core\Plate\PictureShelf;
+use Aumbrel\Core\Plate\PictureSource;
+use Aumbrel\Core\Scene\SceneError;
+
+/** The picture files beside a scene file; decoded ones are kept in a folder by their content. */
+final class FilePictures implements PictureShelf
+{
+    /** @var array<string, PackedPicture> by name */
+    private array $open = [];
+
+    public function __construct(private readonly string $folder, private readonly string $kept) {}
+
+    public function picture(string $name): PictureSource
+    {
+        return $this->open[$name] ??= $this->read($name);
+    }
+
+    private function read(string $name): PackedPicture
+    {
+        $path = "{$this->folder}/{$name}";
+        if (! is_file($path)) {
+            throw new SceneError('picture', "there is no file \"{$name}\" beside the scene");
+        }
+        $packed = $this->kept.'/'.hash_file('sha256', $path);
+        if (! is_file("{$packed}/picture.json")) {
+            $aside = $packed.'.'.bin2hex(random_bytes(6));
+            try {
+                (new PictureDecoder)->decode($path, $name, $aside);
+                @rename($aside, $packed);
+            } catch (UnreadablePicture $problem) {
+                throw new SceneError('picture', $problem->getMessage());
+            } finally {
+                PictureDecoder::discard($aside);
+            }
+        }
+
+        return PackedPicture::open($packed);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\CommandLine;
+
+use App\Models\Picture;
+use App\Models\Scene as SceneRow;
+use App\Render\StoredPictures;
+use App\Scenes\SceneStore;
+use Aumbrel\Core\Plate\PictureShelf;
+use Aumbrel\Core\Scene\Scene;
+use Aumbrel\Core\Scene\SceneError;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Foundation\Application;
+
+/** A scene as a command names it, a file or the id of a stored one, and where its pictures are. */
+final readonly class NamedScene
+{
+    private const LARGEST_FILE = 64 * 1024 * 1024;
+
+    private function __construct(public Scene $scene, public PictureShelf $pictures) {}
+
+    /** @throws Problem when there is no such scene, or it is none */
+    public static function open(string $name): self
+    {
+        if (is_file($name)) {
+            return self::fromFile($name);
+        }
+        if (preg_match('/^[0-9a-z]{26}$/D', $name) === 1) {
+            return self::stored($name);
+        }
+        throw new Problem("there is no scene file {$name}");
+    }
+
+    private static function fromFile(string $path): self
+    {
+        if ((int) filesize($path) > self::LARGEST_FILE) {
+            throw new Problem("{$path} is too large for a scene file");
+        }
+        try {
+            return new self(Scene::fromJson((string) file_get_contents($path)), new FilePictures(dirname($path), self::root().'/storage/pictures'));
+        } catch (SceneError $error) {
+            throw new Problem("{$path}: {$error->getMessage()}");
+        }
+    }
+
+    private static function stored(string $id): self
+    {
+        $application = require self::root().'/bootstrap/app.php';
+        if (! $application instanceof Application) {
+            throw new Problem('the application does not start');
+        }
+        $application->make(Kernel::class)->bootstrap();
+        $row = SceneRow::query()->find($id) ?? throw new Problem("there is no stored scene {$id}");
+        $store = $application->make(SceneStore::class);
+
+        return new self($store->document($row), (new StoredPictures(config()->string('aumbrel.pictures')))
+            ->showing(array_map(static fn (Picture $picture): string => $picture->id, $store->pictures($row))));
+    }
+
+    public static function root(): string
+    {
+        return dirname(__DIR__, 2);
+    }
+}

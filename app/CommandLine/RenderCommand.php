@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\CommandLine;
+
+use App\Codecs\PictureEncoder;
+use App\Export\BandRenderer;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Render\Picture;
+use Aumbrel\Core\Render\Renderer;
+
+/** aumbrel render SCENE --out FILE [--scale S] [--window x,y,w,h] [--strip ID] [--until ID] [--bits 8|16] [--quality Q] */
+final class RenderCommand implements Command
+{
+    /** The share of the work that is rendering; the rest is writing the file. */
+    private const RENDERING = 0.9;
+
+    private const MOST_PIXELS = 200_000_000;
+
+    public function run(array $words): void
+    {
+        $arguments = Arguments::read($words, ['out', 'scale', 'window', 'strip', 'until', 'bits', 'quality'], ['progress']);
+        $name = $arguments->plain[0] ?? throw new Problem('which scene? aumbrel render SCENE --out FILE');
+        $out = $arguments->text('out') ?? throw new Problem('where to? aumbrel render SCENE --out FILE');
+        $format = self::format($out);
+        $bits = $arguments->number('bits', 8, 8, 16) > 8 ? 16 : 8;
+        if ($format === 'jpeg' && $bits === 16) {
+            throw new Problem('--bits: a JPEG holds 8 bits');
+        }
+        if (! is_dir(dirname($out)) || ! is_writable(dirname($out))) {
+            throw new Problem("--out: the folder of {$out} cannot be written");
+        }
+        $named = NamedScene::open($name);
+        $window = self::window($arguments, $named);
+        $this->checkStrips($arguments, $named);
+        $raw = "{$out}.".bin2hex(random_bytes(6)).'.rows';
+        try {
+            $clipped = $this->rows($arguments, $named, $window, $bits, $raw);
+            (new PictureEncoder)->write($raw, $window->columns, $window->rows, $bits, $out, $format, (int) $arguments->number('quality', 92, 1, 100));
+        } finally {
+            @unlink($raw);
+        }
+        echo json_encode(['file' => $out, 'columns' => $window->columns, 'rows' => $window->rows, 'bits' => $bits, 'clipped' => $clipped, 'bytes' => filesize($out)], JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), "\n";
+    }
+
+    /** @param 8|16 $bits */
+    private function rows(Arguments $arguments, NamedScene $named, Window $window, int $bits, string $raw): int
+    {
+        $renderer = new Renderer(new KernelStore(NamedScene::root().'/storage/kernels'), $named->pictures);
+        $strip = $arguments->text('strip');
+        $until = $arguments->text('until');
+        $render = static fn (Window $band): Picture => $strip === null
+            ? $renderer->picture($named->scene, $band, $bits, $until)
+            : $renderer->contributions($named->scene, $band, [$strip], $bits)[$strip];
+        $cores = max(1, (int) trim((string) @shell_exec('nproc 2>/dev/null')));
+
+        return (new BandRenderer($render, $cores))->render($window, $bits, $raw, static function (float $share) use ($arguments): void {
+            if ($arguments->has('progress')) {
+                printf("progress %.3f\n", $share * self::RENDERING);
+            }
+        });
+    }
+
+    private function checkStrips(Arguments $arguments, NamedScene $named): void
+    {
+        if ($arguments->has('strip') && $arguments->has('until')) {
+            throw new Problem('--strip and --until do not go together');
+        }
+        foreach (['strip', 'until'] as $option) {
+            $id = $arguments->text($option);
+            if ($id !== null && $named->scene->find($id) === null) {
+                throw new Problem("--{$option}: there is no strip \"{$id}\" in this scene");
+            }
+        }
+        foreach ($named->scene->everyStrip() as $strip) {
+            // every picture is opened before a process is started, so that what is missing is said once
+            if ($strip->kind instanceof \Aumbrel\Core\Plate\Plate) {
+                $named->pictures->picture($strip->kind->picture);
+            }
+        }
+    }
+
+    private static function window(Arguments $arguments, NamedScene $named): Window
+    {
+        $scale = $arguments->number('scale', 1, 0.001, 16);
+        [$x, $y, $width, $height] = $arguments->numbers('window', 4) ?? [0.0, 0.0, (float) $named->scene->width, (float) $named->scene->height];
+        if ($width <= 0 || $height <= 0) {
+            throw new Problem('--window: width and height must be above 0');
+        }
+        if ($width * $height * $scale ** 2 > self::MOST_PIXELS) {
+            throw new Problem('--window: at most 200 megapixels at its scale');
+        }
+
+        return new Window($x, $y, $width, $height, $scale);
+    }
+
+    /** @return 'png'|'jpeg' */
+    private static function format(string $out): string
+    {
+        return match (strtolower(pathinfo($out, PATHINFO_EXTENSION))) {
+            'png' => 'png',
+            'jpg', 'jpeg' => 'jpeg',
+            default => throw new Problem("--out: expected a name that ends in .png or .jpg, found \"{$out}\""),
+        };
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Codecs\PictureEncoder;
+use App\Http\Requests\LookAt;
+use App\Models\Scene;
+use App\Render\PaintedReply;
+use App\Render\Pool\Dropped;
+use App\Render\Pool\Priority;
+use App\Render\RenderRequest;
+use App\Render\RenderService;
+use App\Scenes\FlatScene;
+use App\Scenes\SceneStore;
+use App\Scenes\StripEdits;
+use Aumbrel\Core\Scene\Scene as Document;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Pictures for the interface: pixels as they are, behind the length and the text of a JSON head. */
+final class PictureController
+{
+    private const THUMBNAIL = 480;
+
+    private const CONTRIBUTION = 96;
+
+    public function __construct(private readonly SceneStore $store, private readonly RenderService $renders) {}
+
+    public function picture(LookAt $request, Scene $scene): Response
+    {
+        $flat = $this->store->flat($scene);
+        foreach ($request->changes() as $strip => $change) {
+            $flat = StripEdits::change($flat, $strip, $change);
+        }
+        $document = Document::read($request->look()->at($flat)->toDocument());
+        $painted = $this->renders->render(
+            $this->ask($scene, $document, RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], $request->below()),
+            $request->priority(), $request->string('view')->value(), $request->integer('number'),
+        );
+        if ($painted instanceof Dropped) {
+            return new Response(status: 204);
+        }
+        $outlines = [];
+        foreach (array_keys($request->changes()) as $strip) {
+            $outlines[$strip] = (object) ($document->find($strip)?->kind->outlines() ?? []);
+        }
+
+        return $this->framed(['columns' => $painted->columns, 'rows' => $painted->rows, 'clipped' => $painted->clipped, 'outlines' => (object) $outlines], $painted);
+    }
+
+    public function contributions(Scene $scene): Response
+    {
+        $document = $this->store->document($scene);
+        $strips = array_map(static fn ($strip): string => $strip->id, $document->everyStrip());
+        if ($strips === []) {
+            return new Response(status: 204);
+        }
+        $scale = self::CONTRIBUTION / max($scene->width, $scene->height);
+        $painted = $this->renders->render(
+            $this->ask($scene, $document, RenderRequest::CONTRIBUTIONS, [0.0, 0.0, (float) $scene->width, (float) $scene->height], $scale, $strips, null),
+            Priority::Contribution, "contributions {$scene->id}", $scene->revision,
+        );
+
+        return $painted instanceof Dropped ? new Response(status: 204)
+            : $this->framed(['columns' => $painted->columns, 'rows' => $painted->rows, 'strips' => $painted->strips], $painted);
+    }
+
+    public function thumbnail(Request $request, Scene $scene, PictureEncoder $encoder): Response
+    {
+        $scale = min(1, self::THUMBNAIL / max($scene->width, $scene->height));
+        $painted = $this->renders->render(
+            $this->ask($scene, $this->store->document($scene), RenderRequest::PICTURE, [0.0, 0.0, (float) $scene->width, (float) $scene->height], $scale, [], null),
+            Priority::Settled,
+        );
+        if ($painted instanceof Dropped) {
+            return new Response(status: 503);
+        }
+
+        return new Response($encoder->jpegOf($painted->bytes, $painted->columns, $painted->rows, 88), 200, [
+            'Content-Type' => 'image/jpeg',
+            'Cache-Control' => $request->has('revision') ? 'private, max-age=31536000, immutable' : 'no-store',
+        ]);
+    }
+
+    /**
+     * @param  array{float, float, float, float}  $window
+     * @param  list<string>  $strips
+     */
+    private function ask(Scene $scene, Document $document, string $kind, array $window, float $scale, array $strips, ?string $below): RenderRequest
+    {
+        return new RenderRequest($kind, FlatScene::fromDocument($document->toArray())->toDocument(),
+            array_map(static fn ($picture): string => $picture->id, $this->store->pictures($scene)), $window, $scale, $strips, $below);
+    }
+
+    /** @param array<string, mixed> $head */
+    private function framed(array $head, PaintedReply $painted): Response
+    {
+        $text = json_encode($head, JSON_THROW_ON_ERROR);
+        // the pixels begin on a whole word, so that the browser can use them where they are
+        $text = str_pad($text, (int) ceil(strlen($text) / 4) * 4);
+
+        return new Response(pack('V', strlen($text)).$text.$painted->bytes, 200, ['Content-Type' => 'application/octet-stream', 'Cache-Control' => 'no-store']);
+    }
+}

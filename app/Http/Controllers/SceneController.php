@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Scene;
+use App\Scenes\FlatScene;
+use App\Scenes\NewScene;
+use App\Scenes\SceneState;
+use App\Scenes\SceneStore;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+
+final class SceneController
+{
+    public function __construct(private readonly SceneStore $store, private readonly SceneState $state) {}
+
+    public function index(): JsonResponse
+    {
+        return new JsonResponse(['scenes' => Scene::query()->orderByDesc('updated_at')->orderByDesc('id')->get()->map($this->state->card(...))->all()]);
+    }
+
+    public function store(Request $request, NewScene $new): JsonResponse
+    {
+        return new JsonResponse($this->state->of($new->fromUpload(Upload::of($request))), 201);
+    }
+
+    public function show(Scene $scene): JsonResponse
+    {
+        return new JsonResponse($this->state->of($scene));
+    }
+
+    public function update(Request $request, Scene $scene): JsonResponse
+    {
+        /** @var array<string, mixed> $change */
+        $change = $request->validate(['title' => 'sometimes|string', 'white' => 'sometimes|numeric']);
+        $changed = $this->store->edit($scene->id, 'Change the scene', static fn (FlatScene $flat): FlatScene => $flat->with(['scene' => $change]));
+
+        return new JsonResponse($this->state->of($changed));
+    }
+
+    public function destroy(Scene $scene): Response
+    {
+        $scene->delete();
+
+        return new Response(status: 204);
+    }
+
+    public function restore(string $scene): JsonResponse
+    {
+        $gone = Scene::withTrashed()->findOrFail($scene);
+        $gone->restore();
+
+        return new JsonResponse($this->state->card($gone));
+    }
+
+    public function file(Scene $scene): Response
+    {
+        $name = Str::slug($scene->title) ?: 'scene';
+
+        return new Response($this->store->document($scene)->toJson(), 200, [
+            'Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$name}.json\"",
+        ]);
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\AddStrip;
+use App\Http\Requests\ChangeStrip;
+use App\Models\Scene;
+use App\Scenes\FlatScene;
+use App\Scenes\NewPlate;
+use App\Scenes\SceneState;
+use App\Scenes\SceneStore;
+use App\Scenes\StripEdits;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class StripController
+{
+    public function __construct(private readonly SceneStore $store, private readonly SceneState $state) {}
+
+    public function add(AddStrip $request, Scene $scene): JsonResponse
+    {
+        $changed = $this->store->edit($scene->id, "Add {$request->kind()}", static fn (FlatScene $flat): FlatScene => StripEdits::fresh(
+            $flat, $request->kind(), $request->centre(), $request->span(), $request->above(),
+        ));
+
+        return new JsonResponse($this->state->of($changed), 201);
+    }
+
+    public function addPlate(Request $request, Scene $scene, NewPlate $new): JsonResponse
+    {
+        /** @var array{x?: numeric-string, y?: numeric-string} $place */
+        $place = $request->validate(['x' => 'sometimes|numeric|between:-1000000,1000000', 'y' => 'sometimes|numeric|between:-1000000,1000000']);
+        $changed = $new->fromUpload($scene, Upload::of($request), (float) ($place['x'] ?? $scene->width / 2), (float) ($place['y'] ?? $scene->height / 2));
+
+        return new JsonResponse($this->state->of($changed), 201);
+    }
+
+    public function change(ChangeStrip $request, Scene $scene, string $strip): JsonResponse
+    {
+        $changed = $this->store->edit($scene->id, $request->label(), static fn (FlatScene $flat): FlatScene => StripEdits::change($flat, $strip, $request->change()),
+            [$strip => $request->integer('revision')]);
+
+        return new JsonResponse($this->state->of($changed));
+    }
+
+    public function duplicate(Scene $scene, string $strip): JsonResponse
+    {
+        $changed = $this->store->edit($scene->id, 'Duplicate', static fn (FlatScene $flat): FlatScene => StripEdits::duplicate($flat, $strip));
+
+        return new JsonResponse($this->state->of($changed), 201);
+    }
+
+    public function remove(Request $request, Scene $scene, string $strip): JsonResponse
+    {
+        $request->validate(['revision' => 'required|integer']);
+        $changed = $this->store->edit($scene->id, 'Delete', static fn (FlatScene $flat): FlatScene => StripEdits::remove($flat, $strip), [$strip => $request->integer('revision')]);
+
+        return new JsonResponse($this->state->of($changed));
+    }
+
+    public function order(Request $request, Scene $scene): JsonResponse
+    {
+        /** @var array{strips: list<string>} $order */
+        $order = $request->validate(['strips' => 'required|array|list', 'strips.*' => 'string']);
+        $changed = $this->store->edit($scene->id, 'Reorder', static fn (FlatScene $flat): FlatScene => StripEdits::reorder($flat, $order['strips']));
+
+        return new JsonResponse($this->state->of($changed));
+    }
+}

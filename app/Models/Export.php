@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A picture that is being, or has been, written out at full size.
+ *
+ * @property string $id
+ * @property string $scene_id
+ * @property string $format
+ * @property int $bits
+ * @property int|null $quality
+ * @property string $state
+ * @property float $progress
+ * @property array<string, mixed> $scene
+ * @property string $name
+ * @property string|null $problem
+ * @property int|null $bytes
+ * @property int|null $clipped
+ */
+final class Export extends Model
+{
+    use HasUlids;
+
+    public const WAITING = 'waiting';
+
+    public const RUNNING = 'running';
+
+    public const DONE = 'done';
+
+    public const FAILED = 'failed';
+
+    public const CANCELLED = 'cancelled';
+
+    protected $guarded = [];
+
+    protected $casts = ['bits' => 'int', 'quality' => 'int', 'progress' => 'float', 'scene' => 'array', 'bytes' => 'int', 'clipped' => 'int'];
+
+    public function isOver(): bool
+    {
+        return in_array($this->state, [self::DONE, self::FAILED, self::CANCELLED], true);
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * One piece of work in the database.
+ *
+ * @property string $id
+ * @property string $title
+ * @property int $width
+ * @property int $height
+ * @property float $white
+ * @property array<string, mixed> $unknown
+ * @property int $edits_done
+ * @property int $revision
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ */
+final class Scene extends Model
+{
+    use HasUlids, SoftDeletes;
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'width' => 'int', 'height' => 'int', 'white' => 'float', 'unknown' => 'array', 'edits_done' => 'int', 'revision' => 'int',
+    ];
+
+    /** @return HasMany<Strip, $this> */
+    public function strips(): HasMany
+    {
+        return $this->hasMany(Strip::class)->orderBy('position');
+    }
+
+    /** @return HasMany<Edit, $this> */
+    public function edits(): HasMany
+    {
+        return $this->hasMany(Edit::class)->orderBy('position');
+    }
+
+    /** @return HasMany<Export, $this> */
+    public function exports(): HasMany
+    {
+        return $this->hasMany(Export::class)->orderByDesc('id');
+    }
+
+    /** @return BelongsToMany<Picture, $this> */
+    public function pictures(): BelongsToMany
+    {
+        return $this->belongsToMany(Picture::class, 'scene_pictures')->withPivot('name');
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Codecs\PictureDecoder;
+use App\Export\Exports;
+use App\Render\Painter;
+use App\Render\Pool\PoolClient;
+use App\Scenes\PictureLibrary;
+use App\Scenes\SceneStore;
+use Illuminate\Support\ServiceProvider;
+
+final class AumbrelProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(PictureLibrary::class, fn (): PictureLibrary => new PictureLibrary(new PictureDecoder, config()->string('aumbrel.pictures')));
+        $this->app->singleton(Painter::class, fn (): Painter => new Painter(config()->string('aumbrel.kernels'), config()->string('aumbrel.pictures')));
+        $this->app->singleton(Exports::class, fn (): Exports => new Exports($this->app->make(SceneStore::class), config()->string('aumbrel.exports')));
+        $this->app->singleton(PoolClient::class, fn (): PoolClient => new PoolClient(config()->string('aumbrel.socket')));
+    }
+}

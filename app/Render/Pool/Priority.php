@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Render\Pool;
+
+/** What goes first. */
+enum Priority: int
+{
+    case Draft = 0;
+    case Settled = 1;
+    case Contribution = 2;
+}

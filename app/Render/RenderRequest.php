@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Render;
+
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Scene\Scene;
+
+/** What a render process is asked for; travels as JSON. */
+final readonly class RenderRequest
+{
+    public const PICTURE = 'picture';
+
+    public const CONTRIBUTIONS = 'contributions';
+
+    /**
+     * @param  array<string, mixed>  $scene  the document
+     * @param  array<string, string>  $pictures  stored pictures by their name in the scene
+     * @param  array{float, float, float, float}  $window  x, y, width, height in scene pixels
+     * @param  list<string>  $strips  whose contributions are wanted
+     * @param  string|null  $below  the strip that is being changed: the picture below it is kept for the next request
+     * @param  int|null  $rows  of a band that begins at $firstRow; null for the whole window
+     */
+    public function __construct(
+        public string $kind,
+        public array $scene,
+        public array $pictures,
+        public array $window,
+        public float $scale,
+        public array $strips = [],
+        public ?string $below = null,
+        public int $firstRow = 0,
+        public ?int $rows = null,
+    ) {}
+
+    public static function fromJson(string $json): self
+    {
+        /** @var array{kind: string, scene: array<string, mixed>, pictures: array<string, string>, window: array{float, float, float, float}, scale: float, strips: list<string>, below: string|null, firstRow: int, rows: int|null} $raw */
+        $raw = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
+
+        return new self(...$raw);
+    }
+
+    public function toJson(): string
+    {
+        return json_encode(get_object_vars($this), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE);
+    }
+
+    public function document(): Scene
+    {
+        return Scene::read($this->scene);
+    }
+
+    public function window(): Window
+    {
+        $whole = $this->wholeWindow();
+
+        return $this->rows === null ? $whole : $whole->band($this->firstRow, $this->rows);
+    }
+
+    /** @return list<self> the same in bands of rows, one below the other */
+    public function bands(int $count): array
+    {
+        $rows = $this->wholeWindow()->rows;
+        $each = max(1, (int) ceil($rows / $count));
+        $bands = [];
+        for ($first = 0; $first < $rows; $first += $each) {
+            $bands[] = new self($this->kind, $this->scene, $this->pictures, $this->window, $this->scale, $this->strips, $this->below, $first, min($each, $rows - $first));
+        }
+
+        return $bands;
+    }
+
+    private function wholeWindow(): Window
+    {
+        [$x, $y, $width, $height] = $this->window;
+
+        return new Window($x, $y, $width, $height, $this->scale);
+    }
+}

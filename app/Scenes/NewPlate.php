@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Scenes;
+
+use App\Codecs\UnreadablePicture;
+use App\Http\Controllers\Upload;
+use App\Models\Scene;
+use Illuminate\Support\Str;
+
+/** A picture that is dropped on the view becomes a plate on top, no larger than four fifths of the scene. */
+final readonly class NewPlate
+{
+    private const LARGEST_SHARE = 0.8;
+
+    public function __construct(private SceneStore $store, private PictureLibrary $library) {}
+
+    /** @throws UnreadablePicture */
+    public function fromUpload(Scene $scene, Upload $upload, float $x, float $y): Scene
+    {
+        $picture = $this->library->take($upload->path, $upload->name);
+        $name = NewScene::fileName($upload->name, $picture);
+        $known = $this->store->pictures($scene);
+        if (isset($known[$name]) && $known[$name]->id !== $picture->id) {
+            $name = Str::beforeLast($name, '.').'-'.substr($picture->id, 0, 6).'.'.Str::afterLast($name, '.');
+        }
+        $this->store->addPictures($scene, [$name => $picture]);
+        $fits = min(1, self::LARGEST_SHARE * $scene->width / $picture->width, self::LARGEST_SHARE * $scene->height / $picture->height);
+        $pivot = [$picture->width / 2, $picture->height / 2];
+
+        return $this->store->edit($scene->id, 'Add plate', static fn (FlatScene $flat): FlatScene => StripEdits::insert($flat, [
+            'id' => StripEdits::newId(), 'kind' => 'plate', 'name' => StripEdits::freeName($flat, $upload->title()),
+            // at full size the picture's own pixels fall on the scene's
+            'values' => ['picture' => $name, 'place' => $fits < 1 ? [$x, $y] : [round($x - $pivot[0]) + $pivot[0], round($y - $pivot[1]) + $pivot[1]], 'pivot' => $pivot, 'scale' => max(0.005, $fits)],
+        ], null));
+    }
+}

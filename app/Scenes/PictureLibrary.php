@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Scenes;
+
+use App\Codecs\PictureDecoder;
+use App\Codecs\UnreadablePicture;
+use App\Models\Picture;
+use Aumbrel\Core\Plate\PackedPicture;
+use RuntimeException;
+
+/** Takes picture files in: the file as it came, and its packed rows, in a folder named after the content. */
+final readonly class PictureLibrary
+{
+    public function __construct(private PictureDecoder $decoder, private string $folder) {}
+
+    /**
+     * @param  string  $name  what the person calls the file, for messages only
+     *
+     * @throws UnreadablePicture
+     */
+    public function take(string $path, string $name): Picture
+    {
+        $format = $this->decoder->check($path, $name);
+        $id = (string) hash_file('sha256', $path);
+        $known = Picture::query()->find($id);
+        if ($known !== null && is_file($this->path($id).'/picture.json')) {
+            return $known;
+        }
+        $aside = $this->path($id).'.'.bin2hex(random_bytes(6));
+        try {
+            $this->decoder->decode($path, $name, $aside);
+            if (! copy($path, "{$aside}/original")) {
+                throw new RuntimeException('cannot keep the picture file: is the disk full?');
+            }
+            if (! @rename($aside, $this->path($id)) && ! is_file($this->path($id).'/picture.json')) {
+                throw new RuntimeException('cannot keep the picture: is the disk full?');
+            }
+        } finally {
+            PictureDecoder::discard($aside);
+        }
+        $packed = PackedPicture::open($this->path($id));
+
+        return Picture::query()->updateOrCreate(['id' => $id], [
+            'width' => $packed->width(), 'height' => $packed->height(), 'bits' => $packed->bits(), 'opaque' => $packed->opaque(), 'format' => $format,
+        ]);
+    }
+
+    /** The folder of a picture's packed rows and its file. */
+    public function path(string $id): string
+    {
+        if (preg_match('/^[0-9a-f]{64}$/D', $id) !== 1) {
+            throw new RuntimeException('no such picture');
+        }
+
+        return "{$this->folder}/{$id}";
+    }
+}

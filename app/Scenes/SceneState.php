@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Scenes;
+
+use App\Models\Scene;
+use App\Models\Strip as StripRow;
+use Aumbrel\Core\Scene\Strip;
+
+/** What the interface is told of a scene. */
+final readonly class SceneState
+{
+    public function __construct(private SceneStore $store) {}
+
+    /** @return array<string, mixed> */
+    public function of(Scene $scene): array
+    {
+        $document = $this->store->document($scene);
+        $revisions = $scene->strips()->pluck('revision', 'key')->all();
+        $undo = $scene->edits()->where('position', $scene->edits_done)->value('label');
+        $redo = $scene->edits()->where('position', $scene->edits_done + 1)->value('label');
+        $pictures = [];
+        foreach ($this->store->pictures($scene) as $name => $picture) {
+            $pictures[$name] = ['width' => $picture->width, 'height' => $picture->height, 'opaque' => $picture->opaque];
+        }
+
+        return [
+            'id' => $scene->id,
+            'title' => $scene->title,
+            'width' => $scene->width,
+            'height' => $scene->height,
+            'white' => $scene->white,
+            'revision' => $scene->revision,
+            'strips' => array_map(fn (Strip $strip): array => $this->strip($strip, $revisions), $document->strips),
+            'pictures' => (object) $pictures,
+            'undo' => $undo,
+            'redo' => $redo,
+        ];
+    }
+
+    /** @return array<string, mixed> for the scenes wall */
+    public function card(Scene $scene): array
+    {
+        return [
+            'id' => $scene->id, 'title' => $scene->title, 'width' => $scene->width, 'height' => $scene->height,
+            'revision' => $scene->revision, 'touched' => $scene->updated_at->toIso8601ZuluString(),
+            'strips' => StripRow::query()->where('scene_id', $scene->id)->count(),
+        ];
+    }
+
+    /**
+     * @param  array<string, int>  $revisions
+     * @return array<string, mixed>
+     */
+    private function strip(Strip $strip, array $revisions): array
+    {
+        return [
+            ...$strip->toArray(),
+            'family' => $strip->kind::family()->value,
+            'revision' => $revisions[$strip->id] ?? 0,
+            'outlines' => (object) $strip->kind->outlines(),
+            ...($strip->isGroup() ? ['strips' => array_map(fn (Strip $inside): array => $this->strip($inside, $revisions), $strip->strips)] : []),
+        ];
+    }
+}

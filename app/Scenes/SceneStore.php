@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Scenes;
+
+use App\Models\Edit;
+use App\Models\Picture;
+use App\Models\Scene;
+use App\Models\Strip;
+use Aumbrel\Core\Plate\Plate;
+use Aumbrel\Core\Scene\Scene as Document;
+use Aumbrel\Core\Scene\SceneError;
+use Illuminate\Support\Facades\DB;
+
+/** Scenes in the database: read as documents, changed by edits that can be undone. */
+final class SceneStore
+{
+    /** Edits that are kept; older ones can no longer be undone. */
+    private const MOST_EDITS = 1000;
+
+    public function document(Scene $scene): Document
+    {
+        return Document::read($this->flat($scene)->toDocument());
+    }
+
+    /**
+     * Stores a new scene with the pictures that it names.
+     *
+     * @param  array<string, Picture>  $pictures  by name in the scene
+     *
+     * @throws SceneError
+     */
+    public function create(Document $document, array $pictures): Scene
+    {
+        return DB::transaction(function () use ($document, $pictures): Scene {
+            $flat = FlatScene::fromDocument($document->toArray());
+            $scene = new Scene;
+            $this->fill($scene, $flat->scene);
+            $scene->save();
+            $this->addPictures($scene, $pictures);
+            $this->checkPictures($document, array_keys($pictures));
+            $this->writeStrips($scene, new FlatScene([], [], []), $flat);
+
+            return $scene;
+        });
+    }
+
+    /** @param array<string, Picture> $pictures by name in the scene */
+    public function addPictures(Scene $scene, array $pictures): void
+    {
+        foreach ($pictures as $name => $picture) {
+            DB::table('scene_pictures')->insertOrIgnore(['scene_id' => $scene->id, 'name' => $name, 'picture_id' => $picture->id]);
+        }
+    }
+
+    /**
+     * One gesture: changes the document, in one transaction, and remembers how to undo it.
+     *
+     * @param  callable(FlatScene): FlatScene  $change
+     * @param  array<string, int>  $seen  the revisions of strips that the gesture goes by
+     *
+     * @throws SceneError when the outcome is no scene
+     * @throws StripChanged when a strip is newer than what was seen
+     */
+    public function edit(string $sceneId, string $label, callable $change, array $seen = []): Scene
+    {
+        return DB::transaction(function () use ($sceneId, $label, $change, $seen): Scene {
+            $scene = Scene::query()->findOrFail($sceneId);
+            $this->checkSeen($scene, $seen);
+            $before = $this->flat($scene);
+            $document = Document::read($change($before)->toDocument());
+            $this->checkPictures($document, array_keys($this->pictures($scene)));
+            $after = FlatScene::fromDocument($document->toArray());
+            $difference = $before->differenceTo($after);
+            if ($difference === null) {
+                return $scene;
+            }
+            $scene->edits()->where('position', '>', $scene->edits_done)->delete();
+            $position = $scene->edits_done + 1;
+            $scene->edits()->create(['position' => $position, 'label' => mb_substr($label, 0, 120), ...$difference]);
+            $scene->edits()->where('position', '<=', $position - self::MOST_EDITS)->delete();
+            $this->write($scene, $before, $after, $position);
+
+            return $scene;
+        });
+    }
+
+    /** Takes the last edit back, or the last one taken back forth again; does nothing when there is none. */
+    public function step(string $sceneId, bool $back): Scene
+    {
+        return DB::transaction(function () use ($sceneId, $back): Scene {
+            $scene = Scene::query()->findOrFail($sceneId);
+            $edit = $scene->edits()->where('position', $back ? $scene->edits_done : $scene->edits_done + 1)->first();
+            if ($edit instanceof Edit) {
+                $before = $this->flat($scene);
+                $after = $before->with($back ? $edit->before : $edit->after);
+                Document::read($after->toDocument());
+                $this->write($scene, $before, $after, $back ? $edit->position - 1 : $edit->position);
+            }
+
+            return $scene;
+        });
+    }
+
+    /** @return array<string, Picture> by name in the scene */
+    public function pictures(Scene $scene): array
+    {
+        $pictures = [];
+        foreach ($scene->pictures()->get() as $picture) {
+            $name = $picture->getAttribute('pivot')?->getAttribute('name');
+            $pictures[is_string($name) ? $name : ''] = $picture;
+        }
+
+        return $pictures;
+    }
+
+    /** The scene laid out flat, as it stands in the database. */
+    public function flat(Scene $scene): FlatScene
+    {
+        $order = $strips = [];
+        foreach ($scene->strips()->with('masks')->get() as $strip) {
+            $masks = [];
+            foreach ($strip->masks as $mask) {
+                $masks[] = ['id' => $mask->key, 'kind' => $mask->kind, ...$mask->fields];
+            }
+            $order[] = [$strip->key, $strip->group_key];
+            $strips[$strip->key] = ['id' => $strip->key, 'kind' => $strip->kind, 'name' => $strip->name, ...$strip->fields, 'masks' => $masks];
+        }
+
+        return (new FlatScene([
+            'aumbrel' => Document::VERSION, 'title' => $scene->title, 'size' => [$scene->width, $scene->height],
+            'white' => $scene->white, ...$scene->unknown,
+        ], $order, $strips))->normalised();
+    }
+
+    private function write(Scene $scene, FlatScene $before, FlatScene $after, int $editsDone): void
+    {
+        $this->fill($scene, $after->scene);
+        $scene->edits_done = $editsDone;
+        $scene->revision++;
+        $scene->save();
+        $this->writeStrips($scene, $before, $after);
+    }
+
+    /** @param array<string, mixed> $fields */
+    private function fill(Scene $scene, array $fields): void
+    {
+        /** @var array{int, int} $size */
+        $size = $fields['size'];
+        $scene->fill([
+            'title' => $fields['title'], 'width' => $size[0], 'height' => $size[1], 'white' => $fields['white'],
+            'unknown' => array_diff_key($fields, array_flip(['aumbrel', 'title', 'size', 'white'])),
+        ]);
+    }
+
+    private function writeStrips(Scene $scene, FlatScene $before, FlatScene $after): void
+    {
+        $gone = array_diff(array_keys($before->strips), array_keys($after->strips));
+        $scene->strips()->whereIn('key', $gone)->delete();
+        foreach ($after->order as $position => [$id, $group]) {
+            $fields = $after->strips[$id];
+            $isNew = ! isset($before->strips[$id]);
+            if (! $isNew && $before->strips[$id] === $fields) {
+                if (($before->order[$position] ?? null) !== [$id, $group]) {
+                    $scene->strips()->where('key', $id)->update(['position' => $position, 'group_key' => $group]);
+                }
+
+                continue;
+            }
+            $strip = $isNew ? new Strip(['scene_id' => $scene->id, 'key' => $id, 'revision' => $scene->revision]) : $scene->strips()->where('key', $id)->firstOrFail();
+            $strip->fill([
+                'group_key' => $group, 'position' => $position, 'kind' => $fields['kind'], 'name' => $fields['name'],
+                'fields' => array_diff_key($fields, array_flip(['id', 'kind', 'name', 'masks'])), 'revision' => $scene->revision,
+            ]);
+            $strip->save();
+            $strip->masks()->delete();
+            /** @var list<array<string, mixed>> $masks */
+            $masks = $fields['masks'] ?? [];
+            foreach ($masks as $at => $mask) {
+                $strip->masks()->create(['position' => $at, 'key' => $mask['id'], 'kind' => $mask['kind'], 'fields' => array_diff_key($mask, array_flip(['id', 'kind']))]);
+            }
+        }
+    }
+
+    /**
+     * @param  array<string, int>  $seen
+     *
+     * @throws StripChanged
+     */
+    private function checkSeen(Scene $scene, array $seen): void
+    {
+        foreach ($seen as $id => $revision) {
+            $strip = $scene->strips()->where('key', $id)->first();
+            if ($strip === null) {
+                throw new StripChanged($id, $id);
+            }
+            if ($strip->revision !== $revision) {
+                throw new StripChanged($id, $strip->name);
+            }
+        }
+    }
+
+    /**
+     * @param  list<string>  $names
+     *
+     * @throws SceneError
+     */
+    private function checkPictures(Document $document, array $names): void
+    {
+        foreach ($document->everyStrip() as $strip) {
+            if ($strip->kind instanceof Plate && ! in_array($strip->kind->picture, $names, true)) {
+                throw SceneError::expected('values.picture', 'a picture of this scene', $strip->kind->picture);
+            }
+        }
+    }
+}

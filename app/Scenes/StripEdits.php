@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Scenes;
+
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Scene\Kinds;
+use Aumbrel\Core\Scene\SceneError;
+use Illuminate\Support\Str;
+
+/**
+ * The changes that a gesture can make to a scene, on flat scenes: what the store writes down and what a draft shows
+ * before it is written are the same.
+ */
+final class StripEdits
+{
+    private const REPLACED = ['name', 'mode', 'level', 'amount', 'muted'];
+
+    /**
+     * Some fields of one strip; values and masks are merged by their names.
+     *
+     * @param  array<string, mixed>  $change
+     *
+     * @throws SceneError when there is no such strip or mask
+     */
+    public static function change(FlatScene $scene, string $id, array $change): FlatScene
+    {
+        $strip = $scene->strips[$id] ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+        $strip = [...$strip, ...array_intersect_key($change, array_flip(self::REPLACED))];
+        if (array_key_exists('confinedTo', $change)) {
+            unset($strip['confinedTo']);
+            $strip = [...$strip, ...($change['confinedTo'] === null ? [] : ['confinedTo' => $change['confinedTo']])];
+        }
+        $strip['values'] = [...self::fields($strip['values'] ?? []), ...self::fields($change['values'] ?? [])];
+        foreach (self::fields($change['masks'] ?? []) as $mask => $part) {
+            $strip['masks'] = self::changeMask(self::fields($strip['masks'] ?? []), (string) $mask, self::fields($part));
+        }
+
+        return $scene->with(['strips' => [$id => $strip]]);
+    }
+
+    /**
+     * A new strip right above another one, or on top.
+     *
+     * @param  array<string, mixed>  $fields
+     */
+    public static function insert(FlatScene $scene, array $fields, ?string $above): FlatScene
+    {
+        $id = (string) $fields['id'];
+        $order = [];
+        $isIn = false;
+        foreach ($scene->order as [$other, $group]) {
+            $order[] = [$other, $group];
+            if ($other === $above && $scene->strips[$other]['kind'] !== 'group') {
+                $order[] = [$id, $group];
+                $isIn = true;
+            }
+        }
+        if (! $isIn) {
+            $order[] = [$id, null];
+        }
+
+        return $scene->with(['order' => $order, 'strips' => [$id => $fields]]);
+    }
+
+    /** A new strip of a kind, lying well in what is looked at. */
+    public static function fresh(FlatScene $scene, string $kind, Point $centre, float $span, ?string $above): FlatScene
+    {
+        $class = Kinds::strip($kind, 'kind');
+
+        return self::insert($scene, [
+            'id' => self::newId(), 'kind' => $kind, 'name' => self::freeName($scene, $class::label()), 'values' => $class::placed($centre, $span),
+        ], $above);
+    }
+
+    public static function duplicate(FlatScene $scene, string $id): FlatScene
+    {
+        $strip = $scene->strips[$id] ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+        if ($strip['kind'] === 'group') {
+            throw new SceneError('strip', 'a group cannot be duplicated; duplicate the strips in it');
+        }
+
+        return self::insert($scene, [...$strip, 'id' => self::newId(), 'name' => self::freeName($scene, (string) $strip['name'])], $id);
+    }
+
+    /** Takes a strip out, with what a group holds; what was confined to it is confined no longer. */
+    public static function remove(FlatScene $scene, string $id): FlatScene
+    {
+        $gone = [$id => null];
+        foreach ($scene->order as [$other, $group]) {
+            if ($group !== null && array_key_exists($group, $gone)) {
+                $gone[$other] = null;
+            }
+        }
+        $freed = [];
+        foreach ($scene->strips as $other => $strip) {
+            if (isset($strip['confinedTo']) && array_key_exists((string) $strip['confinedTo'], $gone) && ! array_key_exists($other, $gone)) {
+                unset($strip['confinedTo']);
+                $freed[$other] = $strip;
+            }
+        }
+        $order = array_values(array_filter($scene->order, static fn (array $place): bool => ! array_key_exists($place[0], $gone)));
+
+        return $scene->with(['order' => $order, 'strips' => [...$gone, ...$freed]]);
+    }
+
+    /**
+     * @param  list<string>  $ids  all strips back to front
+     *
+     * @throws SceneError when they are not the scene's strips
+     */
+    public static function reorder(FlatScene $scene, array $ids): FlatScene
+    {
+        $groups = array_column($scene->order, 1, 0);
+        $now = array_keys($groups);
+        if (count($ids) !== count($now) || array_diff($now, $ids) !== []) {
+            throw new SceneError('order', 'the order names other strips than the scene has; load it again');
+        }
+
+        return $scene->with(['order' => array_map(static fn (string $id): array => [$id, $groups[$id]], $ids)]);
+    }
+
+    public static function addMask(FlatScene $scene, string $id, string $kind, Point $centre, float $span): FlatScene
+    {
+        $strip = $scene->strips[$id] ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+        $class = Kinds::mask($kind, 'kind');
+        $strip['masks'] = [...self::fields($strip['masks'] ?? []), ['id' => self::newId(), 'kind' => $kind, 'values' => $class::placed($centre, $span)]];
+
+        return $scene->with(['strips' => [$id => $strip]]);
+    }
+
+    public static function removeMask(FlatScene $scene, string $id, string $mask): FlatScene
+    {
+        $strip = $scene->strips[$id] ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+        $strip['masks'] = array_values(array_filter(self::fields($strip['masks'] ?? []), static fn (mixed $entry): bool => self::fields($entry)['id'] !== $mask));
+
+        return $scene->with(['strips' => [$id => $strip]]);
+    }
+
+    public static function newId(): string
+    {
+        return Str::lower(Str::random(12));
+    }
+
+    public static function freeName(FlatScene $scene, string $wanted): string
+    {
+        $taken = array_column($scene->strips, 'name');
+        $stem = (string) preg_replace('/ \d+$/D', '', $wanted);
+        for ($name = $wanted, $k = 2; in_array($name, $taken, true); $k++) {
+            $name = mb_substr($stem, 0, 74)." {$k}";
+        }
+
+        return $name;
+    }
+
+    /**
+     * @param  array<mixed>  $masks
+     * @param  array<mixed>  $part
+     * @return list<mixed>
+     */
+    private static function changeMask(array $masks, string $id, array $part): array
+    {
+        foreach ($masks as $at => $mask) {
+            $mask = self::fields($mask);
+            if ($mask['id'] === $id) {
+                $masks[$at] = [
+                    ...$mask, ...array_intersect_key($part, array_flip(['join', 'inverted', 'off'])),
+                    'values' => [...self::fields($mask['values'] ?? []), ...self::fields($part['values'] ?? [])],
+                ];
+
+                return array_values($masks);
+            }
+        }
+        throw new SceneError('mask', "there is no mask \"{$id}\" on this strip");
+    }
+
+    /** @return array<mixed> */
+    private static function fields(mixed $value): array
+    {
+        return is_array($value) ? $value : throw SceneError::expected('values', 'an object', $value);
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\ErrorReplies;
+use App\Http\Middleware\KnownHost;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: __DIR__.'/../routes/web.php')
+    ->withMiddleware(function (Middleware $middleware): void {
+        // the application is same-origin
+        $middleware->remove(HandleCors::class);
+        $middleware->prepend(KnownHost::class);
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        ErrorReplies::register($exceptions);
+    })
+    ->create();

@@ -1,0 +1,141 @@
+import { Copy, Trash2 } from 'lucide-react';
+import type { Parameter, Scene, Strip, StripChange, Value } from '../api/types';
+import { linearModes, modes, stripKinds } from '../generated/catalogue';
+import { percentScale, stopsScale } from '../desk/Fader';
+import type { Gestures } from '../work/gestures';
+import { everyStrip, isLight, isShown } from '../work/strips';
+import { useWork, work, type Step } from '../work/store';
+import { ChoiceField, NumberField, ParameterField, Section, type Hand } from './fields';
+import { MaskBench } from './MaskBench';
+
+const TITLES: Record<string, string> = { plate: 'Plate', light: 'Light', placing: 'Placing', reach: 'Reach' };
+
+const ADVICE: Record<Step, string> = {
+    Match: 'Place the plates so that they belong together. Drop a cut-out picture on the view to add one.',
+    Light: 'Add a light with + at the right end of the desk. Rather a bit too bright, then fade it down.',
+    Shade: 'Darken what the light does not reach: a fill in multiply, with a falloff.',
+    Shape: 'Choose a strip and give it a mask: a gradient decides where it stops.',
+    Air: 'A spot mixed as airlight shows its beam in the air.',
+    Finish: 'Hold B for before. Export at the top right.',
+};
+
+/** The chosen strip's values; without one, what the step of the course is for. */
+export function Bench({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
+    const chosen = useWork((state) => state.chosen);
+    const pending = useWork((state) => state.pending);
+    const step = useWork((state) => state.step);
+    const strip = everyStrip(scene.strips, pending).find((other) => other.id === chosen);
+    return (
+        <aside aria-label="Bench" className="w-[296px] shrink-0 overflow-y-auto border-r border-well bg-panel">
+            {strip ? (
+                <StripBench key={strip.id} scene={scene} strip={strip} gestures={gestures} />
+            ) : (
+                <div className="p-4">
+                    <h2 className="mb-1 font-semibold">{step}</h2>
+                    <p className="text-quiet">{ADVICE[step]}</p>
+                    <p className="mt-3 text-quiet">Choose a strip on the desk to see its values here.</p>
+                </div>
+            )}
+        </aside>
+    );
+}
+
+function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
+    const kind = stripKinds.find((other) => other.key === strip.kind);
+    const shown = kind?.parameters.filter((parameter) => isShown(parameter, strip.values)) ?? [];
+    const sections = [...new Set(shown.map((parameter) => parameter.section))];
+    const light = isLight(strip);
+    return (
+        <>
+            <header className="flex items-center gap-1 border-b border-line px-3.5 py-2">
+                <h2 className="min-w-0 flex-1 truncate font-semibold" title={strip.name}>
+                    {strip.name}
+                </h2>
+                <button aria-label="Duplicate the strip" title="Duplicate (D)" className="rounded-sm p-1.5 text-quiet hover:text-ink" onClick={() => void gestures.duplicate(strip.id)}>
+                    <Copy size={14} />
+                </button>
+                <button aria-label="Delete the strip" title="Delete" className="rounded-sm p-1.5 text-quiet hover:text-ink" onClick={() => void gestures.remove(strip.id)}>
+                    <Trash2 size={14} />
+                </button>
+            </header>
+            {sections.map((section, at) => (
+                <Section key={section} title={TITLES[section] ?? section} note={at === 0 ? kind?.label.toLowerCase() : undefined}>
+                    {at === 0 && light && <LevelField strip={strip} gestures={gestures} />}
+                    {shown
+                        .filter((parameter) => parameter.section === section)
+                        .map((parameter) => (
+                            <ParameterField
+                                key={parameter.name}
+                                parameter={parameter}
+                                value={strip.values[parameter.name] ?? null}
+                                shortSide={Math.min(scene.width, scene.height)}
+                                hand={valueHand(strip, parameter, gestures)}
+                            />
+                        ))}
+                </Section>
+            ))}
+            <MaskBench scene={scene} strip={strip} gestures={gestures} />
+            <Mix scene={scene} strip={strip} gestures={gestures} />
+        </>
+    );
+}
+
+function valueHand(strip: Strip, parameter: Parameter, gestures: Gestures): Hand<Value> {
+    return stripHand(strip, gestures, parameter.label, (value) => ({ values: { [parameter.name]: value } }));
+}
+
+function stripHand<T>(strip: Strip, gestures: Gestures, label: string, change: (value: T) => StripChange): Hand<T> {
+    return {
+        live: (value, at) => work.live(strip.id, change(value), at),
+        nudge: (value) => gestures.nudge(strip.id, change(value), label),
+        set: (value) => void gestures.change(strip.id, change(value), label),
+        commit: () => void gestures.commit(strip.id, label),
+    };
+}
+
+function LevelField({ strip, gestures }: { strip: Strip; gestures: Gestures }) {
+    return (
+        <NumberField
+            label="Level"
+            value={strip.level ?? 0}
+            unit="stops"
+            signed
+            least={stopsScale.least}
+            most={stopsScale.most}
+            step={stopsScale.fine}
+            rest={0}
+            hand={stripHand<number | null>(strip, gestures, 'Fade', (level) => ({ level: level ?? 0 }))}
+        />
+    );
+}
+
+function Mix({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
+    const plates = everyStrip(scene.strips).filter((other) => other.family === 'plate' && other.id !== strip.id);
+    const isCapped = isLight(strip) && !linearModes.includes(strip.mode) && (strip.level ?? 0) > 0;
+    return (
+        <Section title="Mix">
+            {strip.amount !== undefined && (
+                <NumberField
+                    label="Amount"
+                    value={strip.amount}
+                    unit="%"
+                    least={0}
+                    most={100}
+                    step={percentScale.fine}
+                    rest={100}
+                    hand={stripHand<number | null>(strip, gestures, 'Fade', (amount) => ({ amount: amount ?? 100 }))}
+                />
+            )}
+            {strip.family !== 'group' && (
+                <ChoiceField label="Mode" value={strip.mode} choices={modes.map((mode) => ({ value: mode, label: mode }))} onSet={(mode) => void gestures.change(strip.id, { mode }, 'Mode')} />
+            )}
+            {isCapped && <p className="text-quiet">In {strip.mode} a level above 0 adds nothing where the light is full.</p>}
+            <ChoiceField
+                label="Confined to"
+                value={strip.confinedTo ?? ''}
+                choices={[{ value: '', label: 'the whole picture' }, ...plates.map((plate) => ({ value: plate.id, label: plate.name }))]}
+                onSet={(plate) => void gestures.change(strip.id, { confinedTo: plate === '' ? null : plate }, 'Confine')}
+            />
+        </Section>
+    );
+}

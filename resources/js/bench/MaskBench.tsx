@@ -1,0 +1,98 @@
+import { Eye, EyeOff, Trash2 } from 'lucide-react';
+import type { Mask, MaskChange, Scene, Stop, Strip, Value } from '../api/types';
+import { joins, maskKinds } from '../generated/catalogue';
+import { stopsOf } from '../view/handles/LinearHandles';
+import type { Gestures } from '../work/gestures';
+import { isShown } from '../work/strips';
+import { useWork, work } from '../work/store';
+import { ChoiceField, ParameterField, Section, ToggleField, type Hand } from './fields';
+import { StopsField } from './StopsField';
+
+/** The falloff of a strip: its masks, one of them open with its values. */
+export function MaskBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
+    const chosen = useWork((state) => state.mask);
+    function add(kind: string) {
+        const camera = useWork.getState().camera;
+        const centre = camera?.centre ?? [scene.width / 2, scene.height / 2];
+        void gestures.addMask(strip.id, kind, [centre[0], centre[1]], Math.min(scene.width, scene.height, camera ? 500 / camera.zoom : Infinity));
+    }
+    return (
+        <Section title="Falloff" note={strip.masks.length === 0 ? 'everywhere' : undefined}>
+            {strip.masks.map((mask, at) => (
+                <MaskItem key={mask.id} scene={scene} strip={strip} mask={mask} isFirst={at === 0} isOpen={mask.id === chosen} gestures={gestures} />
+            ))}
+            <div className="flex items-center gap-1.5 pt-0.5">
+                <span className="w-[100px] text-quiet">Add a mask</span>
+                {maskKinds.map((kind) => (
+                    <button key={kind.key} className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={() => add(kind.key)}>
+                        {kind.label}
+                    </button>
+                ))}
+            </div>
+        </Section>
+    );
+}
+
+function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Scene; strip: Strip; mask: Mask; isFirst: boolean; isOpen: boolean; gestures: Gestures }) {
+    const kind = maskKinds.find((other) => other.key === mask.kind);
+    const change = (part: MaskChange, label: string) => void gestures.change(strip.id, { masks: { [mask.id]: part } }, label);
+    const hand = (name: string, label: string): Hand<Value> => {
+        const part = (value: Value) => ({ masks: { [mask.id]: { values: { [name]: value } } } });
+        return {
+            live: (value, at) => work.live(strip.id, part(value), at),
+            nudge: (value) => gestures.nudge(strip.id, part(value), label),
+            set: (value) => void gestures.change(strip.id, part(value), label),
+            commit: () => void gestures.commit(strip.id, label),
+        };
+    };
+    return (
+        <div className={`rounded-md ${isOpen ? 'bg-raised/60 px-2 pt-1 pb-2' : ''}`}>
+            <div className="flex items-center gap-2">
+                <button
+                    className="flex flex-1 items-center gap-2 rounded-sm py-1 text-left"
+                    aria-expanded={isOpen}
+                    onClick={() => work.choose(strip.id, isOpen ? null : mask.id)}
+                >
+                    <span className={`h-4 w-7 rounded-sm border border-line ${mask.off ? 'opacity-40' : ''}`} style={{ background: mask.kind === 'radial' ? 'radial-gradient(#eee, #222)' : 'linear-gradient(90deg, #eee, #222)' }} />
+                    <span>{kind?.label ?? mask.kind}</span>
+                    <span className="text-quiet">
+                        {isFirst && mask.join !== 'take away' ? '' : mask.join}
+                        {mask.inverted ? ' inverted' : ''}
+                    </span>
+                </button>
+                <button
+                    aria-label={mask.off ? 'Mask off; switch it on' : 'Switch the mask off for a look'}
+                    aria-pressed={mask.off}
+                    className="rounded-sm p-1 text-quiet hover:text-ink"
+                    onClick={() => change({ off: !mask.off }, mask.off ? 'Mask on' : 'Mask off')}
+                >
+                    {mask.off ? <EyeOff size={14} /> : <Eye size={14} />}
+                </button>
+                <button aria-label="Delete the mask" className="rounded-sm p-1 text-quiet hover:text-ink" onClick={() => void gestures.removeMask(strip.id, mask.id)}>
+                    <Trash2 size={14} />
+                </button>
+            </div>
+            {isOpen && (
+                <div className="mt-1 flex flex-col gap-1">
+                    <ChoiceField label="Joins by" value={mask.join} choices={joins.map((join) => ({ value: join, label: join }))} onSet={(join) => change({ join }, 'Join of the mask')} />
+                    <ToggleField label="Inverted" value={mask.inverted} onSet={(inverted) => change({ inverted }, 'Invert the mask')} />
+                    {kind?.parameters
+                        .filter((parameter) => isShown(parameter, mask.values))
+                        .map((parameter) =>
+                            parameter.type === 'mask stops' ? (
+                                <StopsField key={parameter.name} stops={stopsOf(mask.values[parameter.name])} hand={hand(parameter.name, 'Stops') as Hand<Stop[]>} />
+                            ) : (
+                                <ParameterField
+                                    key={parameter.name}
+                                    parameter={parameter}
+                                    value={mask.values[parameter.name] ?? null}
+                                    shortSide={Math.min(scene.width, scene.height)}
+                                    hand={hand(parameter.name, parameter.label)}
+                                />
+                            ),
+                        )}
+                </div>
+            )}
+        </div>
+    );
+}

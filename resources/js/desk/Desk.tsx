@@ -1,0 +1,95 @@
+import { useRef, useState } from 'react';
+import type { Scene } from '../api/types';
+import type { Gestures } from '../work/gestures';
+import { everyStrip } from '../work/strips';
+import { useWork, work } from '../work/store';
+import { Shelf } from './Shelf';
+import { StripCard } from './StripCard';
+import { useContributions } from './useContributions';
+
+/** The dock of strips, back to front from left to right. Strips are dragged along it, or carried with alt and the arrow keys. */
+export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
+    const pending = useWork((state) => state.pending);
+    const strips = everyStrip(scene.strips, pending);
+    const pictures = useContributions(scene);
+    const list = useRef<HTMLDivElement>(null);
+    const { carried, slot, ...carrying } = useCarry(list, (strip, places) => void gestures.move(strip, places));
+
+    function step(from: number, places: number, carries: boolean) {
+        const strip = strips[from];
+        if (carries && strip) {
+            void gestures.move(strip.id, places);
+            return;
+        }
+        const next = strips[from + places];
+        if (next) {
+            work.choose(next.id);
+            list.current?.querySelector<HTMLElement>(`[data-strip="${next.id}"]`)?.focus();
+        }
+    }
+
+    return (
+        <section aria-label="Desk" className="flex h-[206px] shrink-0 items-center gap-2 bg-bar px-3">
+            <div ref={list} role="listbox" aria-label="Strips, back to front" aria-orientation="horizontal" className="flex h-full min-w-0 items-center gap-1.5 overflow-x-auto" {...carrying}>
+                {strips.map((strip, at) => (
+                    <div key={strip.id} className="relative flex" style={{ opacity: carried === strip.id ? 0.5 : 1 }}>
+                        {slot === at && <span className="absolute inset-y-1 -left-[5px] w-[3px] rounded-full bg-ink" />}
+                        <div className={strip.confinedTo ? 'mt-2.5' : ''}>
+                            <StripCard strip={strip} picture={pictures.get(strip.id)} gestures={gestures} onStep={(places, carries) => step(at, places, carries)} />
+                        </div>
+                        {slot === strips.length && at === strips.length - 1 && <span className="absolute inset-y-1 -right-[5px] w-[3px] rounded-full bg-ink" />}
+                    </div>
+                ))}
+            </div>
+            <Shelf scene={scene} gestures={gestures} />
+        </section>
+    );
+}
+
+const FAR_ENOUGH = 8;
+
+/** Carries a strip along the desk with the pointer; the slot says where it would come to stand. */
+function useCarry(list: React.RefObject<HTMLDivElement | null>, onMove: (strip: string, places: number) => void) {
+    const [carried, setCarried] = useState<string | null>(null);
+    const [slot, setSlot] = useState<number | null>(null);
+
+    function onPointerDown(event: React.PointerEvent) {
+        const target = event.target as HTMLElement;
+        const card = target.closest<HTMLElement>('[data-strip]');
+        if (!card || event.button !== 0 || target.closest('button, input, [role="slider"]')) {
+            return;
+        }
+        const strip = card.dataset.strip ?? '';
+        const start = event.clientX;
+        let to: number | null = null;
+        const cards = () => Array.from(list.current?.querySelectorAll<HTMLElement>('[data-strip]') ?? []);
+        const move = (pointer: globalThis.PointerEvent) => {
+            if (to === null && Math.abs(pointer.clientX - start) < FAR_ENOUGH) {
+                return;
+            }
+            const middles = cards().map((other) => other.getBoundingClientRect().left + other.offsetWidth / 2);
+            to = middles.filter((middle) => middle < pointer.clientX).length;
+            setCarried(strip);
+            setSlot(to);
+        };
+        const end = () => {
+            window.removeEventListener('pointermove', move);
+            window.removeEventListener('pointerup', end);
+            window.removeEventListener('pointercancel', end);
+            const from = cards().findIndex((other) => other.dataset.strip === strip);
+            setCarried(null);
+            setSlot(null);
+            if (to !== null && from >= 0) {
+                const places = to > from ? to - 1 - from : to - from;
+                if (places !== 0) {
+                    onMove(strip, places);
+                }
+            }
+        };
+        window.addEventListener('pointermove', move);
+        window.addEventListener('pointerup', end);
+        window.addEventListener('pointercancel', end);
+    }
+
+    return { carried, slot, onPointerDown };
+}

@@ -1,0 +1,71 @@
+import { Plus } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { useRef, useState } from 'react';
+import type { Scene, StripKind } from '../api/types';
+import { stripKinds } from '../generated/catalogue';
+import type { Gestures } from '../work/gestures';
+import { course, useWork } from '../work/store';
+import { accents, FamilyIcon } from './icons';
+
+/** Kinds that come about in another way than from the shelf. */
+const ELSEWHERE = ['group'];
+
+/** What can be added, the step of the course that one is at first. */
+export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
+    const step = useWork((state) => state.step);
+    const [open, setOpen] = useState(false);
+    const input = useRef<HTMLInputElement>(null);
+    const distance = (kind: StripKind) => (kind.course === step ? -1 : course.indexOf(kind.course as (typeof course)[number]));
+    const kinds = stripKinds.filter((kind) => !ELSEWHERE.includes(kind.key)).sort((a, b) => distance(a) - distance(b));
+
+    function add(kind: StripKind) {
+        setOpen(false);
+        if (kind.family === 'plate') {
+            input.current?.click();
+            return;
+        }
+        const { camera, chosen } = useWork.getState();
+        const centre = camera?.centre ?? [scene.width / 2, scene.height / 2];
+        const span = camera ? Math.min(scene.width, scene.height, 500 / camera.zoom) : Math.min(scene.width, scene.height);
+        void gestures.addStrip(kind.key, [centre[0], centre[1]], span, chosen);
+    }
+
+    return (
+        <>
+            <Popover.Root open={open} onOpenChange={setOpen}>
+                <Popover.Trigger aria-label="Add a strip" className="flex h-[184px] w-11 shrink-0 items-center justify-center rounded-md border border-dashed border-line text-quiet hover:bg-panel hover:text-ink">
+                    <Plus size={18} aria-hidden />
+                </Popover.Trigger>
+                <Popover.Portal>
+                    <Popover.Content side="top" align="end" sideOffset={8} className="z-40 w-[280px] rounded-md border border-line bg-well p-1.5 shadow-xl">
+                        {kinds.map((kind) => (
+                            <button key={kind.key} className="flex w-full items-start gap-2.5 rounded-sm px-2.5 py-2 text-left hover:bg-raised" onClick={() => add(kind)}>
+                                <span className="mt-0.5" style={{ color: accents[kind.family] }}>
+                                    <FamilyIcon family={kind.family} size={16} />
+                                </span>
+                                <span>
+                                    <span className="block font-medium">{kind.label}</span>
+                                    <span className="block text-quiet">{kind.hint}</span>
+                                </span>
+                            </button>
+                        ))}
+                    </Popover.Content>
+                </Popover.Portal>
+            </Popover.Root>
+            <input
+                ref={input}
+                type="file"
+                accept="image/png,image/jpeg"
+                aria-label="Picture for a plate"
+                className="hidden"
+                onChange={(event) => {
+                    const file = event.target.files?.[0];
+                    event.target.value = '';
+                    if (file) {
+                        void gestures.addPlate(file, scene.width / 2, scene.height / 2);
+                    }
+                }}
+            />
+        </>
+    );
+}

@@ -1,0 +1,182 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Strip } from '../api/types';
+import { linearModes } from '../generated/catalogue';
+import { hintOf } from '../ui/kelvin';
+import { figure } from '../ui/words';
+import type { Gestures } from '../work/gestures';
+import { colourOf, isLight } from '../work/strips';
+import { useWork, work } from '../work/store';
+import { Fader, faded, percentScale, stopsScale } from './Fader';
+import { accents, FamilyIcon } from './icons';
+
+type Props = {
+    strip: Strip;
+    picture: ImageData | undefined;
+    gestures: Gestures;
+    /** Moves the choice or the strip itself along the desk. */
+    onStep: (places: number, carries: boolean) => void;
+};
+
+/** A strip on the desk: its contribution beside its fader, what it is called, solo and mute, and how it is mixed. */
+export function StripCard({ strip, picture, gestures, onStep }: Props) {
+    const isChosen = useWork((state) => state.chosen === strip.id);
+    const isSolo = useWork((state) => state.solo.includes(strip.id));
+    const [renaming, setRenaming] = useState(false);
+    const card = useRef<HTMLDivElement>(null);
+    const light = isLight(strip);
+    const scale = light ? stopsScale : percentScale;
+    const value = light ? (strip.level ?? 0) : (strip.amount ?? 100);
+    const fade = (next: number) => (light ? { level: next } : { amount: next });
+    const accent = accents[strip.family] ?? 'var(--color-air)';
+
+    useEffect(() => {
+        if (isChosen) {
+            card.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+        }
+    }, [isChosen]);
+
+    function onKeyDown(event: React.KeyboardEvent) {
+        if (event.target !== event.currentTarget) {
+            return;
+        }
+        const { key, shiftKey, altKey } = event;
+        const sideways = { ArrowLeft: -1, ArrowRight: 1 }[key];
+        const upward = { ArrowUp: 1, ArrowDown: -1 }[key];
+        if (sideways) {
+            onStep(sideways, altKey);
+        } else if (upward) {
+            gestures.nudge(strip.id, fade(faded(value, upward, scale, shiftKey)), 'Fade');
+        } else if (key === 'Enter' || key === 'F2') {
+            setRenaming(true);
+        } else {
+            return;
+        }
+        event.preventDefault();
+    }
+
+    return (
+        <div
+            ref={card}
+            tabIndex={isChosen ? 0 : -1}
+            role="option"
+            aria-selected={isChosen}
+            aria-label={`${strip.name}, ${strip.mode}, ${figure(value, scale.fine, light)} ${scale.unit}${strip.muted ? ', muted' : ''}`}
+            data-strip={strip.id}
+            className={`flex h-[184px] w-[112px] shrink-0 flex-col rounded-md border px-2 pt-1.5 pb-2 ${isChosen ? 'border-ink bg-raised' : 'border-transparent bg-panel'} ${strip.muted ? 'opacity-60' : ''}`}
+            style={{ boxShadow: `inset 0 -3px 0 ${accent}` }}
+            onPointerDown={() => work.choose(strip.id)}
+            onFocus={() => !isChosen && work.choose(strip.id)}
+            onKeyDown={onKeyDown}
+        >
+            <div className="flex h-5 items-center gap-1" style={{ color: accent }}>
+                <FamilyIcon family={strip.family} />
+                {renaming ? (
+                    <NameField
+                        name={strip.name}
+                        onDone={(name) => {
+                            setRenaming(false);
+                            card.current?.focus();
+                            if (name && name !== strip.name) {
+                                void gestures.change(strip.id, { name }, 'Rename');
+                            }
+                        }}
+                    />
+                ) : (
+                    <span className="truncate font-medium text-ink" title={strip.name} onDoubleClick={() => setRenaming(true)}>
+                        {strip.name}
+                    </span>
+                )}
+            </div>
+            <div className="mt-0.5 flex items-start justify-between">
+                <div className="flex flex-col gap-1 pt-1.5">
+                    <Contribution picture={picture} />
+                    <div className="flex h-3 gap-1" aria-hidden>
+                        {strip.masks.slice(0, 4).map((mask) => (
+                            <span key={mask.id} title={`${mask.kind} mask`} className={`h-3 w-3 rounded-[2px] border border-line ${mask.off ? 'opacity-40' : ''}`} style={{ background: maskHint(mask.kind) }} />
+                        ))}
+                    </div>
+                </div>
+                <Fader
+                    label={strip.name}
+                    value={value}
+                    scale={scale}
+                    accent={accent}
+                    onLive={(next, at) => work.live(strip.id, fade(next), at)}
+                    onNudge={(next) => gestures.nudge(strip.id, fade(next), 'Fade')}
+                    onCommit={() => void gestures.commit(strip.id, 'Fade')}
+                />
+            </div>
+            <div className="mt-auto flex items-center gap-1.5">
+                {colourOf(strip) && <span className="h-2.5 w-2.5 shrink-0 rounded-full border border-well" style={{ background: hintOf(colourOf(strip)) }} />}
+                <span className="font-mono text-[12px]">
+                    {figure(value, light ? 0.05 : 1, light)} {scale.unit === '%' ? '%' : <span className="text-quiet">stops</span>}
+                </span>
+            </div>
+            <div className="mt-1 flex items-center gap-1">
+                <Switch label="Solo" short="S" on={isSolo} onPress={() => work.toggleSolo(strip.id)} />
+                <Switch label="Mute" short="M" on={strip.muted} onPress={() => void gestures.change(strip.id, { muted: !strip.muted }, strip.muted ? 'Unmute' : 'Mute')} />
+                <span className="ml-auto truncate text-[12px] text-quiet" title={linearModes.includes(strip.mode) ? `${strip.mode}, mixed as light` : strip.mode}>
+                    {strip.mode}
+                </span>
+            </div>
+        </div>
+    );
+}
+
+function maskHint(kind: string): string {
+    return kind === 'radial' ? 'radial-gradient(#eee, #222)' : 'linear-gradient(90deg, #222, #eee)';
+}
+
+function Switch({ label, short, on, onPress }: { label: string; short: string; on: boolean; onPress: () => void }) {
+    return (
+        <button aria-label={label} aria-pressed={on} title={label} className={`h-[18px] w-5 rounded-sm text-[11px] font-semibold ${on ? 'bg-ink text-well' : 'bg-well text-quiet hover:text-ink'}`} onClick={onPress}>
+            {short}
+        </button>
+    );
+}
+
+function Contribution({ picture }: { picture: ImageData | undefined }) {
+    const canvas = useRef<HTMLCanvasElement>(null);
+    useEffect(() => {
+        const element = canvas.current;
+        if (element && picture) {
+            element.width = picture.width;
+            element.height = picture.height;
+            element.getContext('2d')?.putImageData(picture, 0, 0);
+        }
+    }, [picture]);
+    return (
+        <div className="flex h-[72px] w-[56px] items-center justify-center overflow-hidden rounded-sm bg-black">
+            <canvas ref={canvas} className="h-full w-full object-cover" aria-hidden />
+        </div>
+    );
+}
+
+function NameField({ name, onDone }: { name: string; onDone: (name: string | null) => void }) {
+    const done = useRef(false);
+    const finish = (value: string | null) => {
+        if (!done.current) {
+            done.current = true;
+            onDone(value);
+        }
+    };
+    return (
+        <input
+            autoFocus
+            defaultValue={name}
+            maxLength={80}
+            aria-label="Name"
+            className="w-full min-w-0 rounded-sm bg-well px-1 text-ink"
+            onFocus={(event) => event.target.select()}
+            onBlur={(event) => finish(event.target.value.trim())}
+            onKeyDown={(event) => {
+                event.stopPropagation();
+                if (event.key === 'Enter') {
+                    finish(event.currentTarget.value.trim());
+                } else if (event.key === 'Escape') {
+                    finish(null);
+                }
+            }}
+        />
+    );
+}

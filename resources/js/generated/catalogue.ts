@@ -1,0 +1,541 @@
+// Written by `php artisan aumbrel:catalogue` from the core; a test fails when it is stale.
+import type { MaskKind, StripKind } from '../api/types';
+
+export const stripKinds: StripKind[] = [
+    {
+        "key": "plate",
+        "label": "Plate",
+        "hint": "A picture: drop a file on the view",
+        "family": "plate",
+        "course": "Match",
+        "fadesInStops": false,
+        "parameters": [
+            {
+                "name": "picture",
+                "label": "Picture",
+                "type": "picture",
+                "section": "plate",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": null,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "place",
+                "label": "Place",
+                "type": "point",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": [
+                    0,
+                    0
+                ],
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "scale",
+                "label": "Scale",
+                "type": "number",
+                "section": "placing",
+                "unit": "×",
+                "least": 0.005,
+                "most": 64,
+                "step": 0.01,
+                "default": 1,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "turn",
+                "label": "Turn",
+                "type": "number",
+                "section": "placing",
+                "unit": "°",
+                "least": -360,
+                "most": 360,
+                "step": 1,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "mirrored",
+                "label": "Mirrored",
+                "type": "switch",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": false,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "pivot",
+                "label": "Pivot",
+                "type": "point",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": [
+                    0,
+                    0
+                ],
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "spot",
+        "label": "Spot",
+        "hint": "A cone of light seen from the side",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": {
+                    "kelvin": 3200
+                },
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "origin",
+                "label": "Origin",
+                "type": "point",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": null,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "target",
+                "label": "Target",
+                "type": "point",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": null,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "beam",
+                "label": "Beam angle",
+                "type": "number",
+                "section": "reach",
+                "unit": "°",
+                "least": 0.5,
+                "most": 170,
+                "step": 0.5,
+                "default": 26,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "field",
+                "label": "Field angle",
+                "type": "number",
+                "section": "reach",
+                "unit": "°",
+                "least": 0.55,
+                "most": 340,
+                "step": 0.5,
+                "default": 44,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "reachLaw",
+                "label": "Reach law",
+                "type": "choice",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": "linear",
+                "optional": false,
+                "choices": [
+                    "even",
+                    "linear",
+                    "inverse square"
+                ],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "reach",
+                "label": "Reach",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 1,
+                "most": 100000,
+                "step": 1,
+                "default": null,
+                "optional": true,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": "to the target"
+            },
+            {
+                "name": "size",
+                "label": "Lamp size",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 0,
+                "most": 100000,
+                "step": 1,
+                "default": null,
+                "optional": true,
+                "choices": [],
+                "shownWhen": {
+                    "reachLaw": [
+                        "inverse square"
+                    ]
+                },
+                "whenEmpty": "a third of the way"
+            },
+            {
+                "name": "softness",
+                "label": "Softness",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 0,
+                "most": 2000,
+                "step": 1,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "fill",
+        "label": "Fill",
+        "hint": "A flat colour, to tint or to burn",
+        "family": "flat",
+        "course": "Shade",
+        "fadesInStops": false,
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "flat colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": "#20304a",
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "group",
+        "label": "Group",
+        "hint": "Strips held together under one fader",
+        "family": "group",
+        "course": "Finish",
+        "fadesInStops": false,
+        "parameters": []
+    }
+];
+
+export const maskKinds: MaskKind[] = [
+    {
+        "key": "linear",
+        "label": "Linear",
+        "parameters": [
+            {
+                "name": "from",
+                "label": "From",
+                "type": "point",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": null,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "to",
+                "label": "To",
+                "type": "point",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": null,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "stops",
+                "label": "Stops",
+                "type": "mask stops",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": [
+                    {
+                        "offset": 0,
+                        "value": 1,
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 1,
+                        "value": 0,
+                        "midpoint": 0.5
+                    }
+                ],
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "smooth",
+                "label": "Smooth",
+                "type": "switch",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": false,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "radial",
+        "label": "Radial",
+        "parameters": [
+            {
+                "name": "centre",
+                "label": "Centre",
+                "type": "point",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": null,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "radius",
+                "label": "Radius",
+                "type": "number",
+                "section": "falloff",
+                "unit": "px",
+                "least": 1,
+                "most": 100000,
+                "step": 1,
+                "default": 200,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "secondRadius",
+                "label": "Second radius",
+                "type": "number",
+                "section": "falloff",
+                "unit": "px",
+                "least": 1,
+                "most": 100000,
+                "step": 1,
+                "default": 200,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "turn",
+                "label": "Turn",
+                "type": "number",
+                "section": "falloff",
+                "unit": "°",
+                "least": -360,
+                "most": 360,
+                "step": 1,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "inner",
+                "label": "Inner radius",
+                "type": "number",
+                "section": "falloff",
+                "unit": "px",
+                "least": 0,
+                "most": 100000,
+                "step": 1,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "stops",
+                "label": "Stops",
+                "type": "mask stops",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": [
+                    {
+                        "offset": 0,
+                        "value": 1,
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 1,
+                        "value": 0,
+                        "midpoint": 0.5
+                    }
+                ],
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "smooth",
+                "label": "Smooth",
+                "type": "switch",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": false,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    }
+];
+
+export const modes: string[] = [
+    "normal",
+    "multiply",
+    "screen",
+    "overlay",
+    "darken",
+    "lighten",
+    "color dodge",
+    "color burn",
+    "hard light",
+    "soft light",
+    "difference",
+    "exclusion",
+    "hue",
+    "saturation",
+    "color",
+    "luminosity",
+    "add",
+    "kindle",
+    "illuminate",
+    "airlight"
+];
+
+export const linearModes: string[] = [
+    "illuminate",
+    "airlight"
+];
+
+export const joins: string[] = [
+    "intersect",
+    "add",
+    "take away"
+];
+
+export const levelRange: { least: number; most: number } = {
+    "least": -6,
+    "most": 6
+};

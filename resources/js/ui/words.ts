@@ -1,0 +1,37 @@
+/** A time as a colleague would say it. */
+export function ago(time: string, now: number = Date.now()): string {
+    const minutes = Math.max(0, (now - Date.parse(time)) / 60000);
+    if (minutes < 1) {
+        return 'just now';
+    }
+    if (minutes < 60) {
+        return count(Math.floor(minutes), 'minute');
+    }
+    if (minutes < 60 * 24) {
+        return count(Math.floor(minutes / 60), 'hour');
+    }
+    return count(Math.floor(minutes / 60 / 24), 'day');
+}
+
+function count(number: number, unit: string): string {
+    return `${number} ${unit}${number === 1 ? '' : 's'} ago`;
+}
+
+/** A number with as many decimals as its step has, with a proper minus. */
+export function figure(value: number, step: number, signed = false): string {
+    const decimals = step >= 1 ? 0 : Math.min(3, Math.ceil(-Math.log10(step) - 1e-9));
+    const text = Math.abs(value).toFixed(decimals);
+    const isZero = Number(text) === 0;
+    return (value < 0 && !isZero ? '−' : signed && value > 0 && !isZero ? '+' : '') + text;
+}
+
+/** The number in what somebody typed: with a unit or without, with a comma or a proper minus. */
+export function typed(text: string): number | null {
+    const found = /^\s*([+\-−]?\d*[.,]?\d+)/.exec(text);
+    const value = found?.[1] ? Number(found[1].replace('−', '-').replace(',', '.')) : NaN;
+    return Number.isFinite(value) ? value : null;
+}
+
+export function megabytes(bytes: number): string {
+    return bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+}

@@ -1,0 +1,244 @@
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent, type PointerEvent, type WheelEvent } from 'react';
+import type { Point, Scene } from '../api/types';
+import { sayError } from '../ui/notices';
+import type { Gestures } from '../work/gestures';
+import { everyStrip, pointOf } from '../work/strips';
+import { useWork } from '../work/store';
+import { lensOf, panned, restScale, toScene, windowOf, zoomedAt, type Size } from './camera';
+import { Handles } from './handles/Handles';
+import { PictureLoop, type Shown } from './pictureLoop';
+
+/** The wheel has stopped when nothing came for this long. */
+const WHEEL_RESTS_MS = 160;
+
+/** The picture, and over it the handles of the chosen strip. */
+export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
+    const box = useRef<HTMLDivElement>(null);
+    const canvas = useRef<HTMLCanvasElement>(null);
+    const view = useSize(box);
+    const camera = useWork((state) => state.camera);
+    const tool = useWork((state) => state.tool);
+    const clean = useWork((state) => state.clean);
+    const [spaceHeld, setSpaceHeld] = useState(false);
+    const [over, setOver] = useState(false);
+    const lens = useMemo(() => lensOf(camera, scene, view), [camera, scene, view]);
+    const { shown, problem, again } = usePicture(scene, lens, view);
+    const hovered = useRef(false);
+    const wheel = useRef(0);
+    const pans = tool === 'pan' || spaceHeld;
+
+    useLayoutEffect(() => paint(canvas.current, shown, lens, view), [shown, lens, view]);
+
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent) => {
+            const inField = event.target instanceof HTMLElement && /^(input|textarea|select)$/i.test(event.target.tagName);
+            if (event.code === 'Space' && hovered.current && !inField) {
+                event.preventDefault();
+                setSpaceHeld(event.type === 'keydown');
+            }
+        };
+        window.addEventListener('keydown', onKey, true);
+        window.addEventListener('keyup', onKey, true);
+        return () => {
+            window.removeEventListener('keydown', onKey, true);
+            window.removeEventListener('keyup', onKey, true);
+        };
+    }, []);
+
+    function onWheel(event: WheelEvent) {
+        const at = inView(event, box.current);
+        useWork.setState({ camera: zoomedAt(lens, view, at, Math.exp(-event.deltaY * 0.0016)), moving: true, movedAt: event.timeStamp });
+        window.clearTimeout(wheel.current);
+        wheel.current = window.setTimeout(() => useWork.setState({ moving: false }), WHEEL_RESTS_MS);
+    }
+
+    function onPan(event: PointerEvent) {
+        if (!pans && event.button !== 1) {
+            return;
+        }
+        event.preventDefault();
+        const start: Point = [event.clientX, event.clientY];
+        const target = event.currentTarget;
+        target.setPointerCapture(event.pointerId);
+        const move = (to: Event) => {
+            const { clientX, clientY, timeStamp } = to as globalThis.PointerEvent;
+            useWork.setState({ camera: panned(lens, view, clientX - start[0], clientY - start[1]), moving: true, movedAt: timeStamp });
+        };
+        const end = () => {
+            target.removeEventListener('pointermove', move);
+            useWork.setState({ moving: false });
+        };
+        target.addEventListener('pointermove', move);
+        target.addEventListener('pointerup', end, { once: true });
+        target.addEventListener('pointercancel', end, { once: true });
+    }
+
+    async function onDrop(event: DragEvent) {
+        event.preventDefault();
+        setOver(false);
+        const at = toScene(lens, inView(event, box.current));
+        for (const file of Array.from(event.dataTransfer.files)) {
+            await gestures.addPlate(file, at[0], at[1]);
+        }
+    }
+
+    function onKeyDown(event: React.KeyboardEvent) {
+        const step = event.shiftKey ? 10 : 1;
+        const by: Record<string, Point> = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] };
+        const delta = by[event.key];
+        const { chosen, pending } = useWork.getState();
+        const strip = everyStrip(scene.strips, pending).find((other) => other.id === chosen);
+        if (!delta || !strip || event.target !== event.currentTarget) {
+            return;
+        }
+        event.preventDefault();
+        const moved = ['origin', 'target', 'place'].filter((name) => Array.isArray(strip.values[name]));
+        const values = Object.fromEntries(moved.map((name): [string, Point] => [name, [pointOf(strip.values, name)[0] + delta[0], pointOf(strip.values, name)[1] + delta[1]]]));
+        if (moved.length > 0) {
+            gestures.nudge(strip.id, { values }, 'Nudge');
+        }
+    }
+
+    return (
+        <div
+            ref={box}
+            tabIndex={0}
+            role="application"
+            aria-label="View: the picture with the handles of the chosen strip; arrow keys nudge it"
+            className={`relative min-h-0 min-w-0 flex-1 touch-none overflow-hidden bg-surround select-none ${pans ? 'cursor-grab' : ''} ${over ? 'outline-2 -outline-offset-2 outline-warm' : ''}`}
+            onWheel={onWheel}
+            onPointerDownCapture={onPan}
+            onPointerEnter={() => (hovered.current = true)}
+            onPointerLeave={() => {
+                hovered.current = false;
+                setSpaceHeld(false);
+            }}
+            onKeyDown={onKeyDown}
+            onDragOver={(event) => {
+                event.preventDefault();
+                setOver(true);
+            }}
+            onDragLeave={() => setOver(false)}
+            onDrop={onDrop}
+        >
+            <canvas ref={canvas} className="absolute inset-0 h-full w-full" data-testid="picture" />
+            {!clean && <Handles scene={scene} lens={lens} view={view} gestures={gestures} passive={pans} />}
+            {problem && (
+                <div role="alert" className="absolute inset-x-0 top-4 mx-auto flex w-fit max-w-[80%] items-center gap-3 rounded-md border border-line bg-well px-4 py-2">
+                    <span className="text-alarm">{problem}</span>
+                    <button className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={again}>
+                        Render again
+                    </button>
+                </div>
+            )}
+        </div>
+    );
+}
+
+function inView(event: { clientX: number; clientY: number }, box: HTMLElement | null): Point {
+    const bounds = box?.getBoundingClientRect();
+    return [event.clientX - (bounds?.left ?? 0), event.clientY - (bounds?.top ?? 0)];
+}
+
+function useSize(box: React.RefObject<HTMLElement | null>): Size {
+    const [size, setSize] = useState<Size>({ width: 0, height: 0 });
+    useLayoutEffect(() => {
+        const element = box.current;
+        if (!element) {
+            return;
+        }
+        const observer = new ResizeObserver(() => setSize({ width: element.clientWidth, height: element.clientHeight }));
+        observer.observe(element);
+        return () => observer.disconnect();
+    }, [box]);
+    return size;
+}
+
+/** The newest picture of what is looked at. */
+function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
+    const [shown, setShown] = useState<Shown | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const [attempt, setAttempt] = useState(0);
+    const pending = useWork((state) => state.pending);
+    const moving = useWork((state) => state.moving);
+    const solo = useWork((state) => state.solo);
+    const before = useWork((state) => state.before);
+    const loop = useRef<PictureLoop | null>(null);
+
+    useEffect(() => {
+        loop.current = new PictureLoop(
+            scene.id,
+            (next) => {
+                setProblem(null);
+                setShown(next);
+                if (next.draft) {
+                    useWork.setState(({ outlines }) => ({ outlines: { ...outlines, ...next.head.outlines } }));
+                }
+            },
+            (error) => {
+                setProblem(error instanceof Error ? error.message : 'The picture could not be rendered.');
+                sayError(error);
+            },
+        );
+        return () => loop.current?.stop();
+    }, [scene.id]);
+
+    const window = useMemo(() => windowOf(lens, scene, view), [lens, scene, view]);
+    useEffect(() => {
+        if (view.width === 0) {
+            return;
+        }
+        const density = globalThis.devicePixelRatio || 1;
+        loop.current?.want({
+            window,
+            scale: restScale(lens, window, density),
+            draftScale: lens.zoom / 2,
+            changes: pending,
+            below: useWork.getState().chosen,
+            solo,
+            before,
+            moving,
+            since: moving ? useWork.getState().movedAt : performance.now(),
+        });
+    }, [scene, lens, window, view, pending, moving, solo, before, attempt]);
+
+    return { shown, problem, again: useCallback(() => setAttempt((count) => count + 1), []) };
+}
+
+const held = new WeakMap<ImageData, HTMLCanvasElement>();
+
+function paint(canvas: HTMLCanvasElement | null, shown: Shown | null, lens: ReturnType<typeof lensOf>, view: Size): void {
+    const context = canvas?.getContext('2d');
+    if (!canvas || !context || view.width === 0) {
+        return;
+    }
+    const density = globalThis.devicePixelRatio || 1;
+    const width = Math.round(view.width * density);
+    const height = Math.round(view.height * density);
+    if (canvas.width !== width || canvas.height !== height) {
+        canvas.width = width;
+        canvas.height = height;
+    }
+    context.clearRect(0, 0, width, height);
+    if (!shown) {
+        return;
+    }
+    let source = held.get(shown.image);
+    if (!source) {
+        source = document.createElement('canvas');
+        source.width = shown.image.width;
+        source.height = shown.image.height;
+        source.getContext('2d')?.putImageData(shown.image, 0, 0);
+        held.set(shown.image, source);
+    }
+    const { x, y, width: wide, height: high } = shown.window;
+    context.imageSmoothingEnabled = shown.draft || lens.zoom * density < 2;
+    context.drawImage(
+        source,
+        (lens.origin[0] + x * lens.zoom) * density,
+        (lens.origin[1] + y * lens.zoom) * density,
+        Math.round(wide * lens.zoom * density),
+        Math.round(high * lens.zoom * density),
+    );
+    performance.measure(shown.draft ? 'aumbrel draft' : 'aumbrel settled', { start: shown.since, end: performance.now() });
+}

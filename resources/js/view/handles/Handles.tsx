@@ -1,0 +1,37 @@
+import type { ReactNode } from 'react';
+import type { Mask, Outlines, Scene, Strip } from '../../api/types';
+import type { Gestures } from '../../work/gestures';
+import { everyStrip } from '../../work/strips';
+import { useWork } from '../../work/store';
+import type { Lens, Size } from '../camera';
+import { LinearHandles } from './LinearHandles';
+import { PlateHandles } from './PlateHandles';
+import { RadialHandles } from './RadialHandles';
+import { SpotHandles } from './SpotHandles';
+
+export type StripHandleProps = { scene: Scene; strip: Strip; outlines: Outlines; lens: Lens; gestures: Gestures };
+
+export type MaskHandleProps = StripHandleProps & { mask: Mask };
+
+/** The handles of each kind of strip and of mask; a kind without any needs no line. */
+const ofStrips: Record<string, (props: StripHandleProps) => ReactNode> = { spot: SpotHandles, plate: PlateHandles };
+
+const ofMasks: Record<string, (props: MaskHandleProps) => ReactNode> = { linear: LinearHandles, radial: RadialHandles };
+
+export function Handles(props: { scene: Scene; lens: Lens; view: Size; gestures: Gestures; passive: boolean }) {
+    const chosen = useWork((state) => state.chosen);
+    const chosenMask = useWork((state) => state.mask);
+    const pending = useWork((state) => state.pending);
+    const drafted = useWork((state) => state.outlines);
+    const strip = everyStrip(props.scene.strips, pending).find((other) => other.id === chosen);
+    if (!strip) {
+        return null;
+    }
+    const mask = strip.masks.find((other) => other.id === chosenMask);
+    const shared = { scene: props.scene, strip, outlines: drafted[strip.id] ?? strip.outlines, lens: props.lens, gestures: props.gestures };
+    return (
+        <svg className={`absolute inset-0 h-full w-full ${props.passive ? 'pointer-events-none' : ''}`} width={props.view.width} height={props.view.height}>
+            {mask ? ofMasks[mask.kind]?.({ ...shared, mask }) : ofStrips[strip.kind]?.(shared)}
+        </svg>
+    );
+}

@@ -1,0 +1,59 @@
+import type { PointerEvent } from 'react';
+import type { Point } from '../../api/types';
+import { toView, type Lens } from '../camera';
+
+type Shape = 'round' | 'square' | 'diamond' | 'ring';
+
+/** Something to grab: small to look at, at least 24 px to hit, with a dark rim so that it stands out on any picture. */
+export function Grip(props: { lens: Lens; at: Point; label: string; shape?: Shape; colour?: string; cursor?: string; onGrab: (event: PointerEvent<SVGGElement>) => void }) {
+    const [x, y] = toView(props.lens, props.at);
+    const fill = props.colour ?? '#f4f4f4';
+    const rim = { stroke: '#161616', strokeWidth: 1.5, fill };
+    return (
+        <g transform={`translate(${x} ${y})`} role="button" tabIndex={-1} aria-label={props.label} data-handle={props.label} style={{ cursor: props.cursor ?? 'grab' }} className="group outline-none" onPointerDown={props.onGrab}>
+            <title>{props.label}</title>
+            <circle r={13} fill="transparent" />
+            {(props.shape ?? 'round') === 'round' && <circle r={5.5} {...rim} />}
+            {props.shape === 'square' && <rect x={-4.5} y={-4.5} width={9} height={9} {...rim} />}
+            {props.shape === 'diamond' && <rect x={-4} y={-4} width={8} height={8} transform="rotate(45)" {...rim} />}
+            {props.shape === 'ring' && (
+                <>
+                    <circle r={7} fill="none" stroke="#161616" strokeWidth={4} />
+                    <circle r={7} fill="transparent" stroke={fill} strokeWidth={2} />
+                    <circle r={1.5} fill={fill} />
+                </>
+            )}
+        </g>
+    );
+}
+
+/** A line on the picture, light with a dark shadow. */
+export function Line({ lens, points, dashed = false, colour = '#f4f4f4' }: { lens: Lens; points: Point[]; dashed?: boolean; colour?: string }) {
+    const path = points.map((point) => toView(lens, point).map((value) => value.toFixed(1)).join(',')).join(' ');
+    return (
+        <g fill="none" strokeLinejoin="round" pointerEvents="none">
+            <polyline points={path} stroke="#161616" strokeOpacity={0.55} strokeWidth={3} />
+            <polyline points={path} stroke={colour} strokeWidth={1.25} strokeDasharray={dashed ? '5 4' : undefined} />
+        </g>
+    );
+}
+
+/** A line that can be grabbed anywhere along it. */
+export function GrabLine({ lens, points, label, onGrab }: { lens: Lens; points: Point[]; label: string; onGrab: (event: PointerEvent<SVGPolylineElement>) => void }) {
+    const path = points.map((point) => toView(lens, point).join(',')).join(' ');
+    return (
+        <polyline points={path} fill="none" stroke="transparent" strokeWidth={16} style={{ cursor: 'move' }} data-handle={label} onPointerDown={onGrab}>
+            <title>{label}</title>
+        </polyline>
+    );
+}
+
+/** A word beside a handle. */
+export function Tag({ lens, at, text, dy = -14 }: { lens: Lens; at: Point; text: string; dy?: number }) {
+    const [x, y] = toView(lens, at);
+    return (
+        <text x={x} y={y + dy} textAnchor="middle" pointerEvents="none" className="font-mono text-[11px]" fill="#f4f4f4" stroke="#161616" strokeWidth={3} paintOrder="stroke">
+            {text}
+        </text>
+    );
+}

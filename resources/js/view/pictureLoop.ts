@@ -1,0 +1,110 @@
+import { api, type Looked, type PictureHead } from '../api/client';
+
+export type Rect = { x: number; y: number; width: number; height: number };
+
+/** What the view wants to see. */
+export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before'> & {
+    window: Rect;
+    /** Picture pixels to a scene pixel at rest, and the most while something moves. */
+    scale: number;
+    draftScale: number;
+    moving: boolean;
+    /** When the event came that made this wish. */
+    since: number;
+};
+
+export type Shown = { image: ImageData; window: Rect; head: PictureHead; draft: boolean; since: number };
+
+/** A draft should be there within this time; when it is not, the next one is smaller. */
+const DRAFT_MS = 60;
+
+const SMALLEST_DRAFT = 0.4;
+
+/**
+ * Asks for pictures, one draft at a time: while one is on its way only the newest wish is kept. Every request carries a
+ * rising number, and a picture that is older than the one shown is never shown.
+ */
+export class PictureLoop {
+    private readonly view = crypto.randomUUID();
+
+    private number = 0;
+
+    private shown = 0;
+
+    private onItsWay = 0;
+
+    private waiting: Wanted | null = null;
+
+    private draftShare = 1;
+
+    private stopped = false;
+
+    constructor(
+        private readonly sceneId: string,
+        private readonly onShown: (shown: Shown) => void,
+        private readonly onFailed: (error: unknown) => void,
+    ) {}
+
+    want(wanted: Wanted): void {
+        if (wanted.window.width <= 0 || wanted.window.height <= 0) {
+            return;
+        }
+        if (wanted.moving && this.onItsWay > 0) {
+            this.waiting = wanted;
+            return;
+        }
+        this.waiting = null;
+        void this.send(wanted);
+    }
+
+    stop(): void {
+        this.stopped = true;
+    }
+
+    private async send(wanted: Wanted): Promise<void> {
+        const number = ++this.number;
+        const started = performance.now();
+        this.onItsWay++;
+        try {
+            const { x, y, width, height } = wanted.window;
+            const reply = await api.picture(this.sceneId, {
+                view: this.view,
+                number,
+                draft: wanted.moving,
+                window: [x, y, width, height],
+                scale: wanted.moving ? wanted.draftScale * this.draftShare : wanted.scale,
+                changes: wanted.changes,
+                below: wanted.below,
+                solo: wanted.solo,
+                before: wanted.before,
+            });
+            if (reply && number > this.shown && !this.stopped) {
+                this.shown = number;
+                const image = new ImageData(reply.pixels, reply.head.columns, reply.head.rows);
+                this.onShown({ image, window: wanted.window, head: reply.head, draft: wanted.moving, since: wanted.since });
+            }
+        } catch (error) {
+            if (!this.stopped) {
+                this.onFailed(error);
+            }
+        } finally {
+            this.onItsWay--;
+        }
+        if (wanted.moving) {
+            this.adjust(performance.now() - started);
+        }
+        if (this.waiting && this.onItsWay === 0 && !this.stopped) {
+            const next = this.waiting;
+            this.waiting = null;
+            void this.send(next);
+        }
+    }
+
+    private adjust(took: number): void {
+        if (took > DRAFT_MS) {
+            this.draftShare = Math.max(SMALLEST_DRAFT, this.draftShare * 0.85);
+        } else if (took < DRAFT_MS * 0.6) {
+            this.draftShare = Math.min(1, this.draftShare * 1.1);
+        }
+    }
+}

@@ -1,0 +1,22 @@
+import { course, useWork } from './store';
+
+/** The order of work. It locks nothing; it decides what is offered first. */
+export function Course() {
+    const step = useWork((state) => state.step);
+    return (
+        <nav aria-label="Course" className="flex w-11 shrink-0 flex-col bg-bar py-2">
+            {course.map((name, at) => (
+                <button
+                    key={name}
+                    aria-current={step === name ? 'step' : undefined}
+                    title={`${name} (${at + 1})`}
+                    className={`relative flex flex-1 items-center justify-center ${step === name ? 'text-ink' : 'text-quiet hover:text-ink'}`}
+                    onClick={() => useWork.setState({ step: name })}
+                >
+                    {step === name && <span className="absolute top-3 bottom-3 left-0 w-[3px] rounded-r-full bg-warm" />}
+                    <span className="rotate-180 [writing-mode:vertical-rl]">{name}</span>
+                </button>
+            ))}
+        </nav>
+    );
+}

@@ -1,0 +1,189 @@
+import { useQuery } from '@tanstack/react-query';
+import { ChevronLeft, Keyboard, Redo2, Undo2 } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { api } from '../api/client';
+import type { Scene } from '../api/types';
+import { Bench } from '../bench/Bench';
+import { Desk } from '../desk/Desk';
+import { ExportSheet } from '../export/ExportSheet';
+import { Notices } from '../ui/notices';
+import { go } from '../ui/route';
+import { View } from '../view/View';
+import { Course } from './Course';
+import { useGestures, type Gestures } from './gestures';
+import { KeysSheet } from './KeysSheet';
+import { useKeys } from './keys';
+import { useWork, work, type Tool } from './store';
+
+/** The work screen: the course and the bench at the left, the view, the desk below. */
+export function WorkScreen({ sceneId }: { sceneId: string }) {
+    const query = useQuery({ queryKey: ['scene', sceneId], queryFn: () => api.scene(sceneId) });
+    const gestures = useGestures(sceneId);
+    useEffect(() => {
+        work.reset();
+    }, [sceneId]);
+
+    if (query.isPending) {
+        return <Waiting text="Opening the scene…" />;
+    }
+    if (query.isError) {
+        return <Waiting text={query.error.message} onAgain={() => void query.refetch()} />;
+    }
+    return <Opened scene={query.data} gestures={gestures} />;
+}
+
+function Waiting({ text, onAgain }: { text: string; onAgain?: () => void }) {
+    return (
+        <main className="flex h-full flex-col items-center justify-center gap-3">
+            <p role={onAgain ? 'alert' : 'status'} className="text-quiet">
+                {text}
+            </p>
+            <div className="flex gap-2">
+                {onAgain && (
+                    <button className="rounded-md border border-line px-3 py-1 hover:bg-raised" onClick={onAgain}>
+                        Load again
+                    </button>
+                )}
+                <button className="rounded-md border border-line px-3 py-1 hover:bg-raised" onClick={() => go('/')}>
+                    To the scenes
+                </button>
+            </div>
+        </main>
+    );
+}
+
+function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
+    useKeys(scene, gestures);
+    useEffect(() => {
+        document.title = `${scene.title} · Aumbrel`;
+    }, [scene.title]);
+    return (
+        <main className="flex h-full flex-col">
+            <TopBar scene={scene} gestures={gestures} />
+            <div className="flex min-h-0 flex-1">
+                <Course />
+                <Bench scene={scene} gestures={gestures} />
+                <View scene={scene} gestures={gestures} />
+            </div>
+            <ToolRow />
+            <Desk scene={scene} gestures={gestures} />
+            <ExportSheet scene={scene} />
+            <KeysSheet />
+            <Notices />
+        </main>
+    );
+}
+
+function TopBar({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
+    const before = useWork((state) => state.before);
+    return (
+        <header className="flex h-10 shrink-0 items-center gap-2 bg-bar pr-3 pl-1">
+            <button aria-label="To the scenes" className="rounded-sm p-2 text-quiet hover:text-ink" onClick={() => go('/')}>
+                <ChevronLeft size={16} />
+            </button>
+            <Title key={scene.title} title={scene.title} onRename={(title) => void gestures.rename(title)} />
+            <div className="ml-4 flex gap-1">
+                <IconButton label={scene.undo ? `Undo: ${scene.undo}` : 'Undo'} disabled={scene.undo === null} onPress={() => void gestures.undo()}>
+                    <Undo2 size={15} />
+                </IconButton>
+                <IconButton label={scene.redo ? `Redo: ${scene.redo}` : 'Redo'} disabled={scene.redo === null} onPress={() => void gestures.redo()}>
+                    <Redo2 size={15} />
+                </IconButton>
+            </div>
+            <div className="ml-auto flex items-center gap-2">
+                <IconButton label="Keys" onPress={() => useWork.setState({ keysOpen: true })}>
+                    <Keyboard size={15} />
+                </IconButton>
+                <button
+                    aria-pressed={before}
+                    title="Hold to see the plates before anything was lit (B)"
+                    className={`rounded-md px-2.5 py-1 ${before ? 'bg-ink text-well' : 'text-quiet hover:text-ink'}`}
+                    onPointerDown={() => useWork.setState({ before: true })}
+                    onPointerUp={() => useWork.setState({ before: false })}
+                    onPointerLeave={() => useWork.setState({ before: false })}
+                    onKeyDown={(event) => (event.key === ' ' || event.key === 'Enter') && useWork.setState({ before: true })}
+                    onKeyUp={() => useWork.setState({ before: false })}
+                >
+                    Before
+                </button>
+                <button className="rounded-md bg-ink px-3 py-1 font-semibold text-well hover:bg-white" onClick={() => useWork.setState({ exportOpen: true })}>
+                    Export
+                </button>
+            </div>
+        </header>
+    );
+}
+
+function Title({ title, onRename }: { title: string; onRename: (title: string) => void }) {
+    const [text, setText] = useState(title);
+    const finish = () => {
+        const wanted = text.trim();
+        if (wanted !== '' && wanted !== title) {
+            onRename(wanted);
+        } else {
+            setText(title);
+        }
+    };
+    return (
+        <input
+            aria-label="Title of the scene"
+            maxLength={120}
+            className="w-[280px] rounded-sm bg-transparent px-1.5 py-0.5 font-medium hover:bg-well focus:bg-well"
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            onBlur={finish}
+            onKeyDown={(event) => {
+                if (event.key === 'Enter') {
+                    event.currentTarget.blur();
+                } else if (event.key === 'Escape') {
+                    setText(title);
+                }
+            }}
+        />
+    );
+}
+
+function IconButton({ label, disabled = false, onPress, children }: { label: string; disabled?: boolean; onPress: () => void; children: React.ReactNode }) {
+    return (
+        <button aria-label={label} title={label} disabled={disabled} className="rounded-sm p-1.5 text-quiet hover:text-ink disabled:opacity-35" onClick={onPress}>
+            {children}
+        </button>
+    );
+}
+
+const TOOLS: { tool: Tool; label: string; hint: string }[] = [
+    { tool: 'move', label: 'Move', hint: 'Drag the handles of the chosen strip. Arrow keys nudge it.' },
+    { tool: 'pan', label: 'Pan', hint: 'Drag the picture. The wheel zooms at the pointer.' },
+];
+
+function ToolRow() {
+    const tool = useWork((state) => state.tool);
+    const camera = useWork((state) => state.camera);
+    return (
+        <div className="flex h-8 shrink-0 items-center gap-1 bg-panel px-3">
+            <div role="radiogroup" aria-label="What the pointer does" className="flex gap-1">
+                {TOOLS.map((entry) => (
+                    <button
+                        key={entry.tool}
+                        role="radio"
+                        aria-checked={tool === entry.tool}
+                        className={`h-6 rounded-md px-3 ${tool === entry.tool ? 'bg-ink font-semibold text-well' : 'text-quiet hover:text-ink'}`}
+                        onClick={() => useWork.setState({ tool: entry.tool })}
+                    >
+                        {entry.label}
+                    </button>
+                ))}
+            </div>
+            <span className="ml-3 text-quiet">{TOOLS.find((entry) => entry.tool === tool)?.hint}</span>
+            <div className="ml-auto flex items-center gap-2">
+                {camera && <span className="font-mono text-[12px] text-quiet">{Math.round(camera.zoom * 100)} %</span>}
+                <button className="rounded-md px-2 text-quiet hover:text-ink" title="Show the whole scene (F)" onClick={() => useWork.setState({ camera: null })}>
+                    Whole
+                </button>
+                <button className="rounded-md px-2 text-quiet hover:text-ink" title="A scene pixel on each pixel of the screen" onClick={() => useWork.setState(({ camera: now }) => ({ camera: now ? { ...now, zoom: 1 } : null, ...(now ? {} : { camera: null }) }))}>
+                    1:1
+                </button>
+            </div>
+        </div>
+    );
+}

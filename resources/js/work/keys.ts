@@ -1,0 +1,118 @@
+import { useEffect } from 'react';
+import type { Scene, Strip } from '../api/types';
+import type { Gestures } from './gestures';
+import { everyStrip } from './strips';
+import { course, useWork, work } from './store';
+
+export const keyList: [string, string][] = [
+    ['1 – 6', 'Step of the course'],
+    ['E', 'Move'],
+    ['Space, dragging over the view', 'Pan'],
+    ['F', 'Show the whole scene'],
+    ['S, M', 'Solo, mute the chosen strip'],
+    ['Left, right on the desk', 'Choose a strip'],
+    ['Alt with left, right', 'Carry the strip along the desk'],
+    ['Up, down on the desk', 'Fade; with shift finer'],
+    ['Enter on the desk', 'Rename'],
+    ['Arrows in the view', 'Nudge by 1 px; with shift by 10'],
+    ['B, held', 'Before'],
+    ['K, held', 'Clean look, without handles'],
+    ['D', 'Duplicate'],
+    ['Delete', 'Delete the strip'],
+    ['Ctrl or Cmd with Z', 'Undo; with shift redo'],
+    ['Escape', 'Take back what is being dragged'],
+    ['?', 'This sheet'],
+];
+
+const HELD = { b: 'before', k: 'clean' } as const;
+
+/** The keys that work everywhere on the work screen but in fields. */
+export function useKeys(scene: Scene, gestures: Gestures): void {
+    useEffect(() => {
+        const onDown = (event: KeyboardEvent) => {
+            if (isField(event.target)) {
+                return;
+            }
+            if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+                event.preventDefault();
+                void (event.shiftKey ? gestures.redo() : gestures.undo());
+                return;
+            }
+            if (event.ctrlKey || event.metaKey || event.altKey) {
+                return;
+            }
+            const held = HELD[event.key.toLowerCase() as keyof typeof HELD];
+            if (held) {
+                useWork.setState({ [held]: true });
+            } else if (press(event.key, scene, gestures)) {
+                event.preventDefault();
+            }
+        };
+        const onUp = (event: KeyboardEvent) => {
+            const held = HELD[event.key.toLowerCase() as keyof typeof HELD];
+            if (held) {
+                useWork.setState({ [held]: false });
+            }
+        };
+        const onBlur = () => useWork.setState({ before: false, clean: false });
+        window.addEventListener('keydown', onDown);
+        window.addEventListener('keyup', onUp);
+        window.addEventListener('blur', onBlur);
+        return () => {
+            window.removeEventListener('keydown', onDown);
+            window.removeEventListener('keyup', onUp);
+            window.removeEventListener('blur', onBlur);
+        };
+    }, [scene, gestures]);
+}
+
+function press(key: string, scene: Scene, gestures: Gestures): boolean {
+    const step = course[Number(key) - 1];
+    if (step) {
+        useWork.setState({ step });
+        return true;
+    }
+    const { chosen, mask } = useWork.getState();
+    const strip = everyStrip(scene.strips).find((other) => other.id === chosen);
+    if (strip && pressFor(key.toLowerCase(), strip, mask, gestures)) {
+        return true;
+    }
+    switch (key.toLowerCase()) {
+        case 'e':
+            useWork.setState({ tool: 'move' });
+            return true;
+        case 'f':
+            useWork.setState({ camera: null });
+            return true;
+        case '?':
+            useWork.setState({ keysOpen: true });
+            return true;
+        default:
+            return false;
+    }
+}
+
+/** The keys that mean the chosen strip, or its mask whose handles are shown. */
+function pressFor(key: string, strip: Strip, mask: string | null, gestures: Gestures): boolean {
+    switch (key) {
+        case 's':
+            work.toggleSolo(strip.id);
+            return true;
+        case 'm':
+            void gestures.change(strip.id, { muted: !strip.muted }, strip.muted ? 'Unmute' : 'Mute');
+            return true;
+        case 'd':
+            void gestures.duplicate(strip.id);
+            return true;
+        case 'delete':
+        case 'backspace':
+            void (mask !== null ? gestures.removeMask(strip.id, mask) : gestures.remove(strip.id));
+            return true;
+        default:
+            return false;
+    }
+}
+
+function isField(target: EventTarget | null): boolean {
+    return target instanceof HTMLElement && (/^(textarea|select)$/i.test(target.tagName) || (target instanceof HTMLInputElement && !/^(checkbox|color|radio)$/.test(target.type)));
+}

@@ -1,0 +1,69 @@
+import type { Changes, Mask, Parameter, Point, Strip, StripChange, Values } from '../api/types';
+
+/** A strip with changes that are not written down yet; merged as the server merges them. */
+export function changed(strip: Strip, change: StripChange | undefined): Strip {
+    if (!change) {
+        return strip;
+    }
+    const { values, masks, confinedTo, ...plain } = change;
+    return {
+        ...strip,
+        ...plain,
+        confinedTo: confinedTo === undefined ? strip.confinedTo : (confinedTo ?? undefined),
+        values: { ...strip.values, ...values },
+        masks: strip.masks.map((mask): Mask => {
+            const part = masks?.[mask.id];
+            return part ? { ...mask, ...part, values: { ...mask.values, ...part.values } } : mask;
+        }),
+    };
+}
+
+/** Two changes to one strip, the later one on top. */
+export function joined(first: StripChange | undefined, second: StripChange): StripChange {
+    if (!first) {
+        return second;
+    }
+    const masks = { ...first.masks };
+    for (const [id, part] of Object.entries(second.masks ?? {})) {
+        masks[id] = { ...masks[id], ...part, values: { ...masks[id]?.values, ...part.values } };
+    }
+    return {
+        ...first,
+        ...second,
+        ...(first.values || second.values ? { values: { ...first.values, ...second.values } } : {}),
+        ...(first.masks || second.masks ? { masks } : {}),
+    };
+}
+
+/** Every strip with what groups hold, back to front, with its pending changes. */
+export function everyStrip(strips: Strip[], pending: Changes = {}): Strip[] {
+    return strips.flatMap((strip) => [changed(strip, pending[strip.id]), ...everyStrip(strip.strips ?? [], pending)]);
+}
+
+export function isLight(strip: Strip): boolean {
+    return strip.level !== undefined;
+}
+
+export function colourOf(strip: Strip): { swatch: string } | { kelvin: number } | null {
+    const colour = strip.values.colour;
+    return colour && typeof colour === 'object' && !Array.isArray(colour) ? colour : typeof colour === 'string' ? { swatch: colour } : null;
+}
+
+export function pointOf(values: Values, name: string): Point {
+    const value = values[name];
+    return Array.isArray(value) && typeof value[0] === 'number' && typeof value[1] === 'number' ? [value[0], value[1]] : [0, 0];
+}
+
+export function numberOf(values: Values, name: string, otherwise = 0): number {
+    const value = values[name];
+    return typeof value === 'number' ? value : otherwise;
+}
+
+/** Whether a value has a meaning beside the others. */
+export function isShown(parameter: Parameter, values: Values): boolean {
+    return Object.entries(parameter.shownWhen).every(([other, choices]) => choices.includes(String(values[other])));
+}
+
+export function clamp(value: number, least: number, most: number): number {
+    return Math.min(most, Math.max(least, value));
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\ExportController;
+use App\Http\Controllers\HistoryController;
+use App\Http\Controllers\MaskController;
+use App\Http\Controllers\PictureController;
+use App\Http\Controllers\SceneController;
+use App\Http\Controllers\StripController;
+use Illuminate\Support\Facades\Route;
+
+Route::view('/', 'app');
+Route::view('/scenes/{scene}', 'app')->where('scene', '[0-9a-z]{26}');
+
+Route::prefix('api')->group(function (): void {
+    Route::get('scenes', [SceneController::class, 'index']);
+    Route::post('scenes', [SceneController::class, 'store']);
+
+    Route::prefix('scenes/{scene}')->where(['scene' => '[0-9a-z]{26}'])->group(function (): void {
+        Route::get('', [SceneController::class, 'show']);
+        Route::patch('', [SceneController::class, 'update']);
+        Route::delete('', [SceneController::class, 'destroy']);
+        Route::post('restore', [SceneController::class, 'restore']);
+        Route::get('file', [SceneController::class, 'file']);
+        Route::get('thumbnail', [PictureController::class, 'thumbnail']);
+        Route::post('picture', [PictureController::class, 'picture']);
+        Route::post('contributions', [PictureController::class, 'contributions']);
+        Route::post('undo', [HistoryController::class, 'undo']);
+        Route::post('redo', [HistoryController::class, 'redo']);
+
+        Route::post('plates', [StripController::class, 'addPlate']);
+        Route::post('strips', [StripController::class, 'add']);
+        Route::put('order', [StripController::class, 'order']);
+        Route::prefix('strips/{strip}')->group(function (): void {
+            Route::patch('', [StripController::class, 'change']);
+            Route::post('duplicate', [StripController::class, 'duplicate']);
+            Route::delete('', [StripController::class, 'remove']);
+            Route::post('masks', [MaskController::class, 'add']);
+            Route::delete('masks/{mask}', [MaskController::class, 'remove']);
+        });
+
+        Route::get('exports', [ExportController::class, 'index']);
+        Route::post('exports', [ExportController::class, 'store']);
+        Route::delete('exports/{export}', [ExportController::class, 'cancel']);
+        Route::get('exports/{export}/file', [ExportController::class, 'file']);
+    });
+});

@@ -35,7 +35,7 @@ final class SceneStore
     {
         return DB::transaction(function () use ($document, $pictures): Scene {
             $flat = FlatScene::fromDocument($document->toArray());
-            $scene = new Scene;
+            $scene = new Scene(['revision' => 1, 'edits_done' => 0]);
             $this->fill($scene, $flat->scene);
             $scene->save();
             $this->addPictures($scene, $pictures);

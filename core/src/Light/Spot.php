@@ -96,7 +96,7 @@ final readonly class Spot implements Light
         return [
             'origin' => [round($centre->x + $span * 0.12), round($centre->y - $span * 0.38)],
             'target' => [round($centre->x - $span * 0.08), round($centre->y + $span * 0.3)],
-            'reach' => round($span * 0.95),
+            'reach' => round($span * 0.84),
         ];
     }
 

@@ -58,14 +58,16 @@ function useDrop() {
     const [busy, setBusy] = useState<string | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const queries = useQueryClient();
-    async function drop(files: FileList | null) {
-        if (busy !== null || !files || files.length === 0) {
+    async function drop(list: FileList | null) {
+        // a list of its own: the one of an input is emptied when the input is
+        const files = Array.from(list ?? []);
+        if (busy !== null || files.length === 0) {
             return;
         }
         setProblem(null);
         try {
             let scene = null;
-            for (const file of Array.from(files)) {
+            for (const file of files) {
                 setBusy(file.name);
                 scene = await api.newScene(file);
                 queries.setQueryData(['scene', scene.id], scene);

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Kernel\Inliner;
+use Aumbrel\Core\Kernel\Transfer;
+use Tests\Support\Folder;
+
+it('keeps close to the transfer function of the standard', function (): void {
+    // IEC 61966-2-1; errors in encoded values, in 1/255
+    $encode = $decode = $both = 0.0;
+    for ($k = 0; $k <= 60000; $k++) {
+        $value = $k / 40000;
+        $linear = Srgb::decode($value);
+        $encode = max($encode, abs(Transfer::encode($linear) - $value));
+        $decode = max($decode, abs(Srgb::encode(Transfer::decode($value)) - $value));
+        $both = max($both, abs(Transfer::encode(Transfer::decode($value)) - $value));
+    }
+    expect($encode * 255)->toBeLessThan(0.02)->and($decode * 255)->toBeLessThan(0.02)->and($both * 255)->toBeLessThan(0.03);
+});
+
+it('follows the standard itself', function (): void {
+    // IEC 61966-2-1: the ends, the joint, and middle grey of 18 % (118 of 255, handbook value from memory)
+    expect(Srgb::encode(0.0031308))->toEqualWithDelta(0.04045, 1e-5)->and(Srgb::decode(1.0))->toEqualWithDelta(1.0, 1e-12);
+    expect(round(255 * Srgb::encode(0.18)))->toBe(118.0);
+    // a drop in stops at the output white, in 1/255: -1 stop 188, -2 stops 137, -3 stops 99
+    foreach ([1 => 188, 2 => 137, 3 => 99] as $stops => $byte) {
+        expect(round(255 * Srgb::encode(2 ** -$stops)))->toBe((float) $byte);
+    }
+});
+
+it('copies a formula with names of its own', function (): void {
+    $inliner = new Inliner;
+    $text = $inliner->copy([Transfer::class, 'decode'], ['$a'], '$b');
+    expect($text)->toContain('$v0_linear')->toContain('$a')->not->toContain('$value')->not->toContain('return');
+    $b = null;
+    $a = 0.5;
+    eval($text);
+    expect($b)->toEqualWithDelta(Transfer::decode(0.5), 1e-15);
+});
+
+it('has a kernel cached and compiled right after it was written', function (): void {
+    // in a process with the settings of the render processes: opcache's own word on the file and on the compiled code
+    $folder = Folder::of('fresh-kernels').'/'.bin2hex(random_bytes(4));
+    $process = proc_open([PHP_BINARY, dirname(__DIR__, 2).'/tests/Support/fresh-kernel.php', $folder], [1 => ['pipe', 'w'], 2 => STDERR], $pipes, null,
+        ['PHP_INI_SCAN_DIR' => getenv('PHP_INI_SCAN_DIR').':'.dirname(__DIR__, 2).'/runtime/render'] + getenv());
+    $said = json_decode((string) stream_get_contents($pipes[1]), true);
+    proc_close($process);
+    expect($said['jit'])->toBeTrue()->and($said['cached'])->toBeTrue()->and($said['compiledBytes'])->toBeGreaterThan(2000);
+});

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+use Aumbrel\Core\Scene\Scene;
+use Aumbrel\Core\Scene\SceneError;
+
+function sceneArray(array $more = [], array $strip = []): array
+{
+    return [
+        'aumbrel' => 1, 'title' => 'Night market', 'size' => [320, 200],
+        'strips' => [['id' => 'b', 'kind' => 'plate', 'name' => 'Boardwalk', 'values' => ['picture' => 'boardwalk.png']], ['id' => 's', 'kind' => 'spot', 'values' => ['origin' => [1, 2], 'target' => [3, 40]], ...$strip]],
+        ...$more,
+    ];
+}
+
+it('comes back from its file as it went', function (): void {
+    $scene = Scene::read(sceneArray(['white' => 5600], ['masks' => [['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [0, 0], 'to' => [0, 10]]]]]));
+    $again = Scene::fromJson($scene->toJson());
+    expect($again->toJson())->toBe($scene->toJson())->and($again->strips[1]->masks)->toHaveCount(1)->and($again->white)->toBe(5600.0);
+});
+
+it('keeps fields that it does not know', function (): void {
+    $raw = sceneArray(['weather' => 'fog'], ['mood' => ['calm' => 1], 'values' => ['origin' => [1, 2], 'target' => [3, 40], 'flicker' => 0.2]]);
+    $raw['strips'][1]['masks'] = [['id' => 'm', 'kind' => 'linear', 'hue' => 3, 'values' => ['from' => [0, 0], 'to' => [0, 10]]]];
+    $back = json_decode(Scene::read($raw)->toJson(), true);
+    expect($back['weather'])->toBe('fog')->and($back['strips'][1]['mood'])->toBe(['calm' => 1])
+        ->and($back['strips'][1]['values']['flicker'])->toBe(0.2)->and($back['strips'][1]['masks'][0]['hue'])->toBe(3);
+});
+
+it('says what is wrong, and where', function (array $raw, string $field): void {
+    try {
+        Scene::read($raw);
+        $this->fail('it was taken');
+    } catch (SceneError $error) {
+        expect($error->field)->toBe($field)->and($error->getMessage())->not->toContain('\\');
+    }
+})->with([
+    'an unknown version' => [sceneArray(['aumbrel' => 2]), 'aumbrel'],
+    'no version' => [['title' => 'x'], 'aumbrel'],
+    'a size of zero' => [sceneArray(['size' => [0, 10]]), 'size'],
+    'a huge size' => [sceneArray(['size' => [30000, 30000]]), 'size'],
+    'a half pixel' => [sceneArray(['size' => [10.5, 10]]), 'size'],
+    'an unknown kind' => [sceneArray([], ['kind' => 'torch']), 'strips[1].kind'],
+    'an unknown mode' => [sceneArray([], ['mode' => 'glue']), 'strips[1].mode'],
+    'a level in percent' => [sceneArray([], ['level' => 50]), 'strips[1].level'],
+    'a level that is no number' => [sceneArray([], ['level' => NAN]), 'strips[1].level'],
+    'an angle out of range' => [sceneArray([], ['values' => ['origin' => [0, 0], 'target' => [1, 1], 'beam' => 400]]), 'strips[1].values.beam'],
+    'a missing point' => [sceneArray([], ['values' => ['origin' => [0, 0]]]), 'strips[1].values.target'],
+    'a path instead of a name' => [sceneArray(['strips' => [['id' => 'b', 'kind' => 'plate', 'values' => ['picture' => '../secret.png']]]]), 'strips[0].values.picture'],
+    'the same id twice' => [sceneArray(['strips' => [['id' => 'b', 'kind' => 'fill'], ['id' => 'b', 'kind' => 'fill']]]), 'strips'],
+    'confined to a light' => [sceneArray([], ['confinedTo' => 's']), 'strips'],
+    'a white too red' => [sceneArray(['white' => 1500]), 'white'],
+    'a strip that is a word' => [sceneArray(['strips' => ['spot']]), 'strips[0]'],
+]);
+
+it('refuses what is no JSON', function (): void {
+    expect(fn () => Scene::fromJson('{"aumbrel": 1,'))->toThrow(SceneError::class, 'JSON');
+});

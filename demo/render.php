@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Photographs the demo's plates: php demo/render.php [NAME ...] [--grid=3] [--size=0.25]
+ *
+ * Writes demo/plates/NAME.png or .jpg and beside it NAME.light.json with the true bearing of the light in it. A few
+ * minutes a plate on two cores with the compiler on (PHP_INI_SCAN_DIR=:runtime/render).
+ */
+
+use Aumbrel\Core\Color\Srgb;
+use Demo\Boardwalk;
+use Demo\Camera;
+use Demo\Heron;
+use Demo\Lantern;
+use Demo\Shapes;
+
+require dirname(__DIR__).'/vendor/autoload.php';
+foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern'] as $class) {
+    require __DIR__."/studio/{$class}.php";
+}
+
+const PROCESSES = 2;
+
+/** Film: highlights roll off, then the encoding of the screen. */
+function developed(float $linear): float
+{
+    $linear *= 1.12;
+
+    return Srgb::encode(max(0.0, $linear * (1 + $linear / 6.0) / (1 + $linear * 0.62)));
+}
+
+function packed(array $pixel, int $column, int $row): string
+{
+    [$r, $g, $b, $a] = $pixel;
+    if ($a <= 0) {
+        return "\0\0\0\0";
+    }
+    // grain, the same in the three channels
+    $grain = (Shapes::hash($column, $row) + Shapes::hash($column + 9001, $row) - 1) * 0.012;
+    $out = '';
+    foreach ([$r, $g, $b] as $channel) {
+        $out .= chr((int) round(255 * min(1, max(0, developed($channel / $a) + $grain))));
+    }
+
+    return $out.chr((int) round(255 * $a));
+}
+
+function photograph(Camera $camera, int $grid): string
+{
+    [$width, $height] = $camera->size();
+    $raw = tempnam(sys_get_temp_dir(), 'plate');
+    $children = [];
+    for ($process = 0; $process < PROCESSES; $process++) {
+        $pid = pcntl_fork();
+        if ($pid === 0) {
+            $file = fopen($raw, 'c+b');
+            for ($row = $process; $row < $height; $row += PROCESSES) {
+                $line = '';
+                foreach ($camera->row($row, $grid) as $column => $pixel) {
+                    $line .= packed($pixel, $column, $row);
+                }
+                fseek($file, $row * $width * 4);
+                fwrite($file, $line);
+            }
+            fclose($file);
+            posix_kill(posix_getpid(), SIGKILL);
+        }
+        $children[] = $pid;
+    }
+    foreach ($children as $pid) {
+        pcntl_waitpid($pid, $status);
+    }
+    $bytes = file_get_contents($raw);
+    unlink($raw);
+
+    return $bytes;
+}
+
+$names = array_filter(array_slice($argv, 1), fn (string $word): bool => ! str_starts_with($word, '--'));
+$grid = 3;
+$size = 1.0;
+foreach ($argv as $word) {
+    $grid = preg_match('/^--grid=(\d)$/', $word, $found) === 1 ? (int) $found[1] : $grid;
+    $size = preg_match('/^--size=([\d.]+)$/', $word, $found) === 1 ? (float) $found[1] : $size;
+}
+foreach ([new Boardwalk, new Heron, new Lantern] as $subject) {
+    if ($names !== [] && ! in_array($subject->name(), $names, true)) {
+        continue;
+    }
+    $camera = new Camera($subject, $size);
+    [$width, $height] = $camera->size();
+    $started = microtime(true);
+    $bytes = photograph($camera, $grid);
+    $image = new Imagick;
+    $image->setSize($width, $height);
+    $image->setOption('depth', '8');
+    $image->setFormat('RGBA');
+    $image->readImageBlob($bytes);
+    $file = __DIR__.'/plates/'.$subject->name().($subject->hasBackground() ? '.jpg' : '.png');
+    if ($subject->hasBackground()) {
+        $image->setImageAlphaChannel(Imagick::ALPHACHANNEL_DEACTIVATE);
+        $image->setImageFormat('jpeg');
+        $image->setImageCompressionQuality(94);
+        $image->setSamplingFactors(['1x1']);
+    } else {
+        $image->setImageFormat('png32');
+        $image->setOption('png:compression-level', '9');
+        $image->setOption('png:exclude-chunk', 'date,tIME');
+    }
+    $image->writeImage(($subject->hasBackground() ? 'jpeg:' : 'png32:').$file);
+    [$lx, $ly, $lz] = $subject->light();
+    file_put_contents(__DIR__."/plates/{$subject->name()}.light.json", json_encode([
+        'azimuth' => round(rad2deg(atan2($ly, $lx)), 2), 'elevation' => round(rad2deg(asin($lz)), 2),
+    ], JSON_PRETTY_PRINT)."\n");
+    printf("%s: %.0f s, %d kB\n", basename($file), microtime(true) - $started, filesize($file) / 1000);
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Plate\PictureShelf;
+use Aumbrel\Core\Plate\PictureSource;
+use Aumbrel\Core\Render\Picture;
+use Aumbrel\Core\Render\Renderer;
+use Aumbrel\Core\Scene\Scene;
+use Aumbrel\Core\Scene\SceneError;
+
+/** Small scenes for tests, rendered by the real renderer. */
+final class Rendering
+{
+    /** @param array<string, PictureSource> $pictures */
+    public static function renderer(array $pictures): Renderer
+    {
+        return new Renderer(new KernelStore(Folder::of('core-kernels')), new class($pictures) implements PictureShelf
+        {
+            /** @param array<string, PictureSource> $pictures */
+            public function __construct(private array $pictures) {}
+
+            public function picture(string $name): PictureSource
+            {
+                return $this->pictures[$name] ?? throw new SceneError('picture', "no picture {$name}");
+            }
+        });
+    }
+
+    /** @param list<array<string, mixed>> $strips */
+    public static function scene(int $width, int $height, array $strips): Scene
+    {
+        foreach ($strips as $at => $strip) {
+            $strips[$at] = ['id' => "s{$at}", ...$strip];
+        }
+
+        return Scene::read(['aumbrel' => 1, 'title' => 'Test', 'size' => [$width, $height], 'strips' => $strips]);
+    }
+
+    /**
+     * @param  array<string, PictureSource>  $pictures
+     * @param  list<array<string, mixed>>  $strips
+     * @param  8|16  $bits
+     */
+    public static function picture(array $pictures, int $width, int $height, array $strips, int $bits = 16, ?Window $window = null): Picture
+    {
+        return self::renderer($pictures)->picture(self::scene($width, $height, $strips), $window ?? Window::whole($width, $height), $bits);
+    }
+
+    /** @return array<string, mixed> */
+    public static function plate(string $picture, array $more = []): array
+    {
+        return ['kind' => 'plate', ...$more, 'values' => ['picture' => $picture, ...($more['values'] ?? [])]];
+    }
+}

@@ -6,7 +6,7 @@ declare(strict_types=1);
  * Starts the web server, the render processes and the queue worker, starts again what dies, and ends them all when it
  * ends: each runs in a process group of its own, because the web server's workers outlive their parent otherwise.
  *
- * php runtime/serve.php HOST PORT
+ * php runtime/serve.php HOST PORT   (AUMBREL_SOCKET and the like as in config/aumbrel.php)
  */
 
 chdir(dirname(__DIR__));
@@ -63,7 +63,7 @@ foreach (array_keys($services) as $name) {
 $answers = false;
 for ($k = 0; $k < 100 && ! $stopping; $k++) {
     $door = @stream_socket_client("tcp://{$host}:{$port}", $code, $problem, 1);
-    if ($door !== false && file_exists('storage/run/render.sock')) {
+    if ($door !== false && file_exists((string) (getenv('AUMBREL_SOCKET') ?: 'storage/run/render.sock'))) {
         fclose($door);
         $answers = true;
         break;

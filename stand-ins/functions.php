@@ -21,3 +21,25 @@ if (! function_exists('array_last')) {
         return $array === [] ? null : current(array_slice($array, -1));
     }
 }
+
+// and its get_error_handler and get_exception_handler, which the framework's tests expect
+
+if (! function_exists('get_error_handler')) {
+    function get_error_handler(): ?callable
+    {
+        $handler = set_error_handler(null);
+        restore_error_handler();
+
+        return $handler;
+    }
+}
+
+if (! function_exists('get_exception_handler')) {
+    function get_exception_handler(): ?callable
+    {
+        $handler = set_exception_handler(null);
+        restore_exception_handler();
+
+        return $handler;
+    }
+}

@@ -65,7 +65,8 @@ final class PictureDecoder
             default => throw new UnreadablePicture("{$name} is not a PNG or JPEG picture, whatever its name says."),
         };
         $size = @getimagesize($path);
-        if ($size === false || $size[0] < 1 || $size[1] < 1) {
+        $isHeadless = $format === 'png' && substr($head, 12, 4) !== 'IHDR';
+        if ($isHeadless || $size === false || $size[0] < 1 || $size[1] < 1) {
             throw new UnreadablePicture("{$name} has a damaged header: its size cannot be read.");
         }
         if ($size[0] * $size[1] > Scene::MOST_PIXELS || max($size[0], $size[1]) > Scene::LARGEST_SIDE) {

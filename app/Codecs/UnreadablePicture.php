@@ -7,4 +7,6 @@ namespace App\Codecs;
 use RuntimeException;
 
 /** A file that cannot become a plate; the message is a sentence for the person who dropped it. */
-final class UnreadablePicture extends RuntimeException {}
+final class UnreadablePicture extends RuntimeException
+{
+}

@@ -11,7 +11,9 @@ final readonly class Arguments
      * @param  list<string>  $plain
      * @param  array<string, string>  $options
      */
-    private function __construct(public array $plain, private array $options) {}
+    private function __construct(public array $plain, private array $options)
+    {
+    }
 
     /**
      * @param  list<string>  $words

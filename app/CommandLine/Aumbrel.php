@@ -16,7 +16,7 @@ final class Aumbrel
     /** @var array<string, class-string<Command>> */
     private const COMMANDS = ['render' => RenderCommand::class, 'timings' => TimingsCommand::class];
 
-    /** @param list<string> $words */
+    /** @param  list<string>  $words */
     public static function run(array $words): int
     {
         $class = self::COMMANDS[$words[0] ?? ''] ?? null;

@@ -17,7 +17,9 @@ final class FilePictures implements PictureShelf
     /** @var array<string, PackedPicture> by name */
     private array $open = [];
 
-    public function __construct(private readonly string $folder, private readonly string $kept) {}
+    public function __construct(private readonly string $folder, private readonly string $kept)
+    {
+    }
 
     public function picture(string $name): PictureSource
     {

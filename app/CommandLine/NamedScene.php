@@ -19,7 +19,9 @@ final readonly class NamedScene
 {
     private const LARGEST_FILE = 64 * 1024 * 1024;
 
-    private function __construct(public Scene $scene, public PictureShelf $pictures) {}
+    private function __construct(public Scene $scene, public PictureShelf $pictures)
+    {
+    }
 
     /** @throws Problem when there is no such scene, or it is none */
     public static function open(string $name): self

@@ -7,4 +7,6 @@ namespace App\CommandLine;
 use RuntimeException;
 
 /** Bad input to a command: one line that names the file or the field and what was expected. */
-final class Problem extends RuntimeException {}
+final class Problem extends RuntimeException
+{
+}

@@ -45,7 +45,7 @@ final class RenderCommand implements Command
         echo json_encode(['file' => $out, 'columns' => $window->columns, 'rows' => $window->rows, 'bits' => $bits, 'clipped' => $clipped, 'bytes' => filesize($out)], JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), "\n";
     }
 
-    /** @param 8|16 $bits */
+    /** @param  8|16  $bits */
     private function rows(Arguments $arguments, NamedScene $named, Window $window, int $bits, string $raw): int
     {
         $renderer = new Renderer(new KernelStore(NamedScene::root().'/storage/kernels'), $named->pictures);

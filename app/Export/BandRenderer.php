@@ -16,8 +16,10 @@ final readonly class BandRenderer
 {
     private const PIXELS_A_BAND = 400_000;
 
-    /** @param Closure(Window): Picture $render renders one band; runs in processes of their own */
-    public function __construct(private Closure $render, private int $processes) {}
+    /** @param  Closure(Window): Picture  $render renders one band; runs in processes of their own */
+    public function __construct(private Closure $render, private int $processes)
+    {
+    }
 
     /**
      * @param  8|16  $bits

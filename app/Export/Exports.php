@@ -13,9 +13,11 @@ use Illuminate\Support\Str;
 /** Exports of a scene: ordered, cancelled, and where their files lie. */
 final readonly class Exports
 {
-    public function __construct(private SceneStore $store, private string $folder) {}
+    public function __construct(private SceneStore $store, private string $folder)
+    {
+    }
 
-    /** @param int $bits for JPEG always 8 */
+    /** @param  int  $bits for JPEG always 8 */
     public function order(Scene $scene, string $format, int $bits, int $quality): Export
     {
         $bits = $format === 'jpeg' ? 8 : $bits;

@@ -26,7 +26,9 @@ final class RunExport implements ShouldQueue
 
     private const LOOK_EVERY_MICROSECONDS = 150_000;
 
-    public function __construct(private readonly string $exportId) {}
+    public function __construct(private readonly string $exportId)
+    {
+    }
 
     public function handle(Exports $exports, SceneStore $store, PictureLibrary $library): void
     {

@@ -32,7 +32,7 @@ final class ErrorReplies
         });
     }
 
-    /** @param array<string, string> $more */
+    /** @param  array<string, string>  $more */
     private static function reply(int $status, string $message, array $more = []): JsonResponse
     {
         return new JsonResponse(['message' => $message, ...$more], $status);

@@ -15,7 +15,9 @@ final readonly class Look
      * @param  bool  $before  the plates as they are, nothing else
      * @param  list<string>  $solo  of the strips that are not plates only these; a plate among them is shown alone
      */
-    public function __construct(private bool $before, private array $solo) {}
+    public function __construct(private bool $before, private array $solo)
+    {
+    }
 
     public function at(FlatScene $scene): FlatScene
     {

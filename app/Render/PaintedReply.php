@@ -7,8 +7,10 @@ namespace App\Render;
 /** What a render process answers: pixels as red, green, blue, alpha; with several strips one picture after the other. */
 final readonly class PaintedReply
 {
-    /** @param list<string> $strips */
-    public function __construct(public int $columns, public int $rows, public int $clipped, public array $strips, public string $bytes) {}
+    /** @param  list<string>  $strips */
+    public function __construct(public int $columns, public int $rows, public int $clipped, public array $strips, public string $bytes)
+    {
+    }
 
     public function pack(): string
     {
@@ -26,7 +28,7 @@ final readonly class PaintedReply
         return new self($head['columns'], $head['rows'], $head['clipped'], $head['strips'], substr($packed, 4 + $length));
     }
 
-    /** @param non-empty-list<self> $bands one below the other */
+    /** @param  non-empty-list<self>  $bands one below the other */
     public static function joined(array $bands): self
     {
         return new self(

@@ -32,7 +32,8 @@ final readonly class RenderRequest
         public ?string $below = null,
         public int $firstRow = 0,
         public ?int $rows = null,
-    ) {}
+    ) {
+    }
 
     public static function fromJson(string $json): self
     {

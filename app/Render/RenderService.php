@@ -17,7 +17,9 @@ final readonly class RenderService
 
     private const BANDS = 2;
 
-    public function __construct(private PoolClient $pool, private Painter $painter) {}
+    public function __construct(private PoolClient $pool, private Painter $painter)
+    {
+    }
 
     /** @throws SceneError when the scene cannot be rendered */
     public function render(RenderRequest $request, Priority $priority, string $view = 'once', int $number = 0): PaintedReply|Dropped

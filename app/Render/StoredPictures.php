@@ -18,9 +18,11 @@ final class StoredPictures implements PictureShelf
     /** @var array<string, PackedPicture> by id */
     private array $open = [];
 
-    public function __construct(private readonly string $folder) {}
+    public function __construct(private readonly string $folder)
+    {
+    }
 
-    /** @param array<string, string> $ids by name in the scene */
+    /** @param  array<string, string>  $ids by name in the scene */
     public function showing(array $ids): self
     {
         $this->ids = $ids;

@@ -21,9 +21,11 @@ final readonly class FlatScene
      * @param  list<array{string, string|null}>  $order  strip and the group that holds it, back to front, a group before its own
      * @param  array<string, array<string, mixed>>  $strips  by id
      */
-    public function __construct(public array $scene, public array $order, public array $strips) {}
+    public function __construct(public array $scene, public array $order, public array $strips)
+    {
+    }
 
-    /** @param array<string, mixed> $document as in the scene file */
+    /** @param  array<string, mixed>  $document as in the scene file */
     public static function fromDocument(array $document): self
     {
         /** @var array<string, mixed> $plain */
@@ -69,7 +71,7 @@ final readonly class FlatScene
         return $parts['before'] === [] && $parts['after'] === [] ? null : $parts;
     }
 
-    /** @param Part $part */
+    /** @param  Part  $part */
     public function with(array $part): self
     {
         $strips = [...$this->strips, ...($part['strips'] ?? [])];

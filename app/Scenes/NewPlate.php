@@ -14,7 +14,9 @@ final readonly class NewPlate
 {
     private const LARGEST_SHARE = 0.8;
 
-    public function __construct(private SceneStore $store, private PictureLibrary $library) {}
+    public function __construct(private SceneStore $store, private PictureLibrary $library)
+    {
+    }
 
     /** @throws UnreadablePicture */
     public function fromUpload(Scene $scene, Upload $upload, float $x, float $y): Scene

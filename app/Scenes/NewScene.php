@@ -13,7 +13,9 @@ use Aumbrel\Core\Scene\Scene as Document;
 /** A picture that is dropped on the scenes wall becomes a scene of its size, with the picture as its backdrop. */
 final readonly class NewScene
 {
-    public function __construct(private SceneStore $store, private PictureLibrary $library) {}
+    public function __construct(private SceneStore $store, private PictureLibrary $library)
+    {
+    }
 
     /** @throws UnreadablePicture */
     public function fromUpload(Upload $upload): Scene

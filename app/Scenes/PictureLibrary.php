@@ -13,7 +13,9 @@ use RuntimeException;
 /** Takes picture files in: the file as it came, and its packed rows, in a folder named after the content. */
 final readonly class PictureLibrary
 {
-    public function __construct(private PictureDecoder $decoder, private string $folder) {}
+    public function __construct(private PictureDecoder $decoder, private string $folder)
+    {
+    }
 
     /**
      * @param  string  $name  what the person calls the file, for messages only

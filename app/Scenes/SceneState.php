@@ -11,7 +11,9 @@ use Aumbrel\Core\Scene\Strip;
 /** What the interface is told of a scene. */
 final readonly class SceneState
 {
-    public function __construct(private SceneStore $store) {}
+    public function __construct(private SceneStore $store)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function of(Scene $scene): array

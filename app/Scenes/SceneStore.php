@@ -46,7 +46,7 @@ final class SceneStore
         });
     }
 
-    /** @param array<string, Picture> $pictures by name in the scene */
+    /** @param  array<string, Picture>  $pictures by name in the scene */
     public function addPictures(Scene $scene, array $pictures): void
     {
         foreach ($pictures as $name => $picture) {
@@ -143,7 +143,7 @@ final class SceneStore
         $this->writeStrips($scene, $before, $after);
     }
 
-    /** @param array<string, mixed> $fields */
+    /** @param  array<string, mixed>  $fields */
     private function fill(Scene $scene, array $fields): void
     {
         /** @var array{int, int} $size */

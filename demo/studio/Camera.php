@@ -14,8 +14,10 @@ final readonly class Camera
     /** Half the angle of the key light, as a tangent: how soft shadows are. */
     private const SOFTNESS = 0.06;
 
-    /** @param float $size of 1, for a quick look */
-    public function __construct(private Subject $subject, private float $size = 1.0) {}
+    /** @param  float  $size of 1, for a quick look */
+    public function __construct(private Subject $subject, private float $size = 1.0)
+    {
+    }
 
     /** @return array{int, int} */
     public function size(): array

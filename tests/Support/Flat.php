@@ -14,14 +14,18 @@ final class Flat implements PictureShelf, PictureSource
     /** @var array<int, list<int>> pixels by level */
     private array $levels = [];
 
-    /** @param callable(int, int): array{int, int, int, 3?: int} $colour red, green, blue and alpha, 0..255, of column and row */
-    public function __construct(private readonly int $width, private readonly int $height, callable $colour)
+    /**
+     * @param  callable(int, int): array{int, int, int, 3?: int}  $colour  red, green, blue and alpha, 0..255 or 0..65535, of column and row
+     * @param  8|16  $bits
+     */
+    public function __construct(private readonly int $width, private readonly int $height, callable $colour, private readonly int $bits = 8)
     {
+        $most = (1 << $bits) - 1;
         $pixels = [];
         for ($y = 0; $y < $height; $y++) {
             for ($x = 0; $x < $width; $x++) {
                 [$r, $g, $b] = $c = $colour($x, $y);
-                $pixels[] = ($c[3] ?? 255) << 24 | $r << 16 | $g << 8 | $b;
+                $pixels[] = ($c[3] ?? $most) << 3 * $bits | $r << 2 * $bits | $g << $bits | $b;
             }
         }
         $this->levels[0] = $pixels;
@@ -49,13 +53,13 @@ final class Flat implements PictureShelf, PictureSource
 
     public function bits(): int
     {
-        return 8;
+        return $this->bits;
     }
 
     public function opaque(): bool
     {
         foreach ($this->levels[0] as $pixel) {
-            if ($pixel >> 24 !== 255) {
+            if (($pixel >> 3 * $this->bits & (1 << $this->bits) - 1) !== (1 << $this->bits) - 1) {
                 return false;
             }
         }

@@ -16,13 +16,15 @@ use Aumbrel\Core\Scene\SceneError;
 /** Small scenes for tests, rendered by the real renderer. */
 final class Rendering
 {
-    /** @param array<string, PictureSource> $pictures */
+    /** @param  array<string, PictureSource>  $pictures */
     public static function renderer(array $pictures): Renderer
     {
         return new Renderer(new KernelStore(Folder::of('core-kernels')), new class($pictures) implements PictureShelf
         {
-            /** @param array<string, PictureSource> $pictures */
-            public function __construct(private array $pictures) {}
+            /** @param  array<string, PictureSource>  $pictures */
+            public function __construct(private array $pictures)
+            {
+            }
 
             public function picture(string $name): PictureSource
             {
@@ -31,7 +33,7 @@ final class Rendering
         });
     }
 
-    /** @param list<array<string, mixed>> $strips */
+    /** @param  list<array<string, mixed>>  $strips */
     public static function scene(int $width, int $height, array $strips): Scene
     {
         foreach ($strips as $at => $strip) {

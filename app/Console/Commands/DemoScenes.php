@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Models\Scene as SceneRow;
 use App\Scenes\PictureLibrary;
 use App\Scenes\SceneStore;
-use App\Models\Scene as SceneRow;
 use Aumbrel\Core\Scene\Scene;
 use Illuminate\Console\Command;
 

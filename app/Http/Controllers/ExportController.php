@@ -14,7 +14,9 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class ExportController
 {
-    public function __construct(private readonly Exports $exports) {}
+    public function __construct(private readonly Exports $exports)
+    {
+    }
 
     public function index(Scene $scene): JsonResponse
     {

@@ -11,7 +11,9 @@ use Illuminate\Http\JsonResponse;
 
 final class HistoryController
 {
-    public function __construct(private readonly SceneStore $store, private readonly SceneState $state) {}
+    public function __construct(private readonly SceneStore $store, private readonly SceneState $state)
+    {
+    }
 
     public function undo(Scene $scene): JsonResponse
     {

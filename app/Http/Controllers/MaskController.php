@@ -15,7 +15,9 @@ use Illuminate\Http\Request;
 
 final class MaskController
 {
-    public function __construct(private readonly SceneStore $store, private readonly SceneState $state) {}
+    public function __construct(private readonly SceneStore $store, private readonly SceneState $state)
+    {
+    }
 
     public function add(AddStrip $request, Scene $scene, string $strip): JsonResponse
     {

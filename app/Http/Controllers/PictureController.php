@@ -26,7 +26,9 @@ final class PictureController
 
     private const CONTRIBUTION = 96;
 
-    public function __construct(private readonly SceneStore $store, private readonly RenderService $renders) {}
+    public function __construct(private readonly SceneStore $store, private readonly RenderService $renders)
+    {
+    }
 
     public function picture(LookAt $request, Scene $scene): Response
     {
@@ -94,7 +96,7 @@ final class PictureController
             array_map(static fn ($picture): string => $picture->id, $this->store->pictures($scene)), $window, $scale, $strips, $below);
     }
 
-    /** @param array<string, mixed> $head */
+    /** @param  array<string, mixed>  $head */
     private function framed(array $head, PaintedReply $painted): Response
     {
         $text = json_encode($head, JSON_THROW_ON_ERROR);

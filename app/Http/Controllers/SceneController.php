@@ -16,7 +16,9 @@ use Illuminate\Support\Str;
 
 final class SceneController
 {
-    public function __construct(private readonly SceneStore $store, private readonly SceneState $state) {}
+    public function __construct(private readonly SceneStore $store, private readonly SceneState $state)
+    {
+    }
 
     public function index(): JsonResponse
     {

@@ -17,7 +17,9 @@ use Illuminate\Http\Request;
 
 final class StripController
 {
-    public function __construct(private readonly SceneStore $store, private readonly SceneState $state) {}
+    public function __construct(private readonly SceneStore $store, private readonly SceneState $state)
+    {
+    }
 
     public function add(AddStrip $request, Scene $scene): JsonResponse
     {

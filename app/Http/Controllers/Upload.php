@@ -11,7 +11,9 @@ use Illuminate\Http\UploadedFile;
 /** The one picture file of a request. */
 final readonly class Upload
 {
-    private function __construct(public string $path, public string $name) {}
+    private function __construct(public string $path, public string $name)
+    {
+    }
 
     /** @throws UnreadablePicture when none came in whole */
     public static function of(Request $request): self

@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Turns away requests for a host name that is not ours, so that a foreign page cannot reach us under its own name. */
 final class KnownHost
 {
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $host = preg_replace('/:\d+$/D', '', strtolower((string) $request->headers->get('host')));

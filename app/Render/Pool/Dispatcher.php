@@ -37,8 +37,10 @@ final class Dispatcher
 
     private bool $stopping = false;
 
-    /** @param Closure(): Painter $painter */
-    public function __construct(private readonly string $socket, private readonly int $processes, private readonly Closure $painter) {}
+    /** @param  Closure(): Painter  $painter */
+    public function __construct(private readonly string $socket, private readonly int $processes, private readonly Closure $painter)
+    {
+    }
 
     public function run(): void
     {
@@ -173,7 +175,7 @@ final class Dispatcher
         }
     }
 
-    /** @param array{priority: int, view: string, number: int} $ticket */
+    /** @param  array{priority: int, view: string, number: int}  $ticket */
     private function enqueue(int $id, array $ticket, string $payload): void
     {
         $this->newest[$ticket['view']] = max($ticket['number'], $this->newest[$ticket['view']] ?? 0);

@@ -11,7 +11,7 @@ final class Frame
 
     private const PATIENCE = 10;
 
-    /** @param resource $stream */
+    /** @param  resource  $stream */
     public static function send($stream, string $message): bool
     {
         $bytes = pack('V', strlen($message)).$message;
@@ -56,7 +56,7 @@ final class Frame
         return $message;
     }
 
-    /** @param resource $stream */
+    /** @param  resource  $stream */
     private static function exactly($stream, int $length): ?string
     {
         $bytes = $length === 0 ? '' : stream_get_contents($stream, $length);
@@ -64,7 +64,7 @@ final class Frame
         return is_string($bytes) && strlen($bytes) === $length ? $bytes : null;
     }
 
-    /** @param resource $stream */
+    /** @param  resource  $stream */
     private static function waitToWrite($stream): bool
     {
         $read = $except = null;

@@ -13,7 +13,9 @@ final readonly class PoolClient
 {
     private const PATIENCE = 60;
 
-    public function __construct(private string $socket) {}
+    public function __construct(private string $socket)
+    {
+    }
 
     /**
      * @param  non-empty-list<RenderRequest>  $bands

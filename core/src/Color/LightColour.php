@@ -10,7 +10,9 @@ use InvalidArgumentException;
 /** The colour of a light: a swatch (encoded sRGB) or a temperature in kelvin. */
 final readonly class LightColour
 {
-    private function __construct(public ?string $swatch, public ?float $kelvin) {}
+    private function __construct(public ?string $swatch, public ?float $kelvin)
+    {
+    }
 
     public static function swatch(string $hex): self
     {

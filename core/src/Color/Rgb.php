@@ -9,7 +9,9 @@ use InvalidArgumentException;
 /** Three colour values; whether they are encoded or linear is said by whoever hands them over. */
 final readonly class Rgb
 {
-    public function __construct(public float $red, public float $green, public float $blue) {}
+    public function __construct(public float $red, public float $green, public float $blue)
+    {
+    }
 
     /**
      * @param  string  $hex  `#rrggbb`, encoded sRGB
@@ -31,7 +33,7 @@ final readonly class Rgb
         return sprintf('#%02x%02x%02x', self::byte($this->red), self::byte($this->green), self::byte($this->blue));
     }
 
-    /** @param callable(float): float $change */
+    /** @param  callable(float): float  $change */
     public function map(callable $change): self
     {
         return new self($change($this->red), $change($this->green), $change($this->blue));

@@ -15,7 +15,9 @@ use Aumbrel\Core\Scene\StripKind;
 /** One colour as it is stored, over everything that its masks leave: for burning and for dark tints. */
 final readonly class Fill implements StripKind
 {
-    public function __construct(public Rgb $colour) {}
+    public function __construct(public Rgb $colour)
+    {
+    }
 
     public static function key(): string
     {

@@ -7,8 +7,10 @@ namespace Aumbrel\Core\Geometry;
 /** A convex polygon with a margin around it. */
 final readonly class Outline implements Extent
 {
-    /** @param list<array{float, float}> $corners in order round it, scene pixels */
-    public function __construct(private array $corners, private float $margin) {}
+    /** @param  list<array{float, float}>  $corners in order round it, scene pixels */
+    public function __construct(private array $corners, private float $margin)
+    {
+    }
 
     public function span(float $y): ?array
     {

@@ -7,7 +7,9 @@ namespace Aumbrel\Core\Geometry;
 /** A place in scene pixels: x to the right, y down, pixel centres at +0.5. */
 final readonly class Point
 {
-    public function __construct(public float $x, public float $y) {}
+    public function __construct(public float $x, public float $y)
+    {
+    }
 
     public function plus(float $dx, float $dy): self
     {

@@ -80,7 +80,7 @@ final class Inliner
             }
         }
 
-        return [array_values($parameters), $body];
+        return [$parameters, $body];
     }
 
     /**

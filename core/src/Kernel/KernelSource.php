@@ -24,5 +24,6 @@ final readonly class KernelSource
         public array $planes,
         public array $planeKeys,
         public array $lines,
-    ) {}
+    ) {
+    }
 }

@@ -19,7 +19,9 @@ final class KernelStore
     /** @var array<string, callable(list<float>, list<array<int, int|float>>, list<mixed>, array<string, mixed>, int, int, int, float, float, float): void> */
     private array $loaded = [];
 
-    public function __construct(private readonly string $folder) {}
+    public function __construct(private readonly string $folder)
+    {
+    }
 
     /**
      * @return callable(list<float>, list<array<int, int|float>>, list<mixed>, array<string, mixed>, int, int, int, float, float, float): void
@@ -46,7 +48,7 @@ final class KernelStore
             require $path;
         }
 
-        return $source->name;
+        return is_callable($source->name) ? $source->name : throw new RuntimeException("the kernel file {$path} holds something else");
     }
 
     private function write(string $path, string $text): void

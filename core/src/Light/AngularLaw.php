@@ -19,15 +19,17 @@ final readonly class AngularLaw
     /** Below this the light counts as gone. */
     private const GONE = 1e-6;
 
-    /** @param float $beam and $field full angles in degrees, field / beam within 1.05..3 */
-    public function __construct(public float $beam, public float $field) {}
+    /** @param  float  $beam and $field full angles in degrees, field / beam within 1.05..3 */
+    public function __construct(public float $beam, public float $field)
+    {
+    }
 
     public function exponent(): float
     {
         return log(log(10, 2)) / log($this->field / $this->beam);
     }
 
-    /** @param float $angle from the axis, degrees 0..180 */
+    /** @param  float  $angle from the axis, degrees 0..180 */
     public function at(float $angle): float
     {
         return exp(-M_LN2 * ($angle / ($this->beam / 2)) ** $this->exponent());

@@ -27,7 +27,7 @@ final class SpotField
         return $turn;
     }
 
-    /** @param list<float> $table of {@see AngularLaw::table()}
+    /** @param  list<float>  $table of {@see AngularLaw::table()}
      * @param  float  $perTurn  intervals a turn */
     public static function angular(array $table, float $turn, float $perTurn): float
     {

@@ -15,7 +15,9 @@ final readonly class LinearMask implements MaskKind
     /** Shorter gradients than this (scene pixels) are steps; it keeps the slope finite. */
     private const SHORTEST = 1e-3;
 
-    public function __construct(public Point $from, public Point $to, public Stops $stops, public bool $smooth) {}
+    public function __construct(public Point $from, public Point $to, public Stops $stops, public bool $smooth)
+    {
+    }
 
     public static function key(): string
     {

@@ -21,7 +21,8 @@ final readonly class RadialMask implements MaskKind
         public float $inner,
         public Stops $stops,
         public bool $smooth,
-    ) {}
+    ) {
+    }
 
     public static function key(): string
     {

@@ -18,10 +18,12 @@ final readonly class Stops
 {
     private const MOST = 32;
 
-    /** @param non-empty-list<array{offset: float, value: float, midpoint: float}> $stops */
-    private function __construct(public array $stops) {}
+    /** @param  non-empty-list<array{offset: float, value: float, midpoint: float}>  $stops */
+    private function __construct(public array $stops)
+    {
+    }
 
-    /** @param array{float, float, 2?: float} ...$stops offset, value and midpoint of each */
+    /** @param  array{float, float, 2?: float}  ...$stops offset, value and midpoint of each */
     public static function of(array ...$stops): self
     {
         return self::read(array_map(

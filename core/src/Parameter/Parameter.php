@@ -40,20 +40,21 @@ final readonly class Parameter
         public array $choices = [],
         public array $shownWhen = [],
         public string $whenEmpty = '',
-    ) {}
+    ) {
+    }
 
     public static function number(string $name, string $label, string $section, Unit $unit, float $least, float $most, float $default, float $step = 1): self
     {
         return new self($name, $label, ParameterType::Number, $section, $default, unit: $unit, least: $least, most: $most, step: $step);
     }
 
-    /** @param string $whenEmpty what the bench says while there is no number */
+    /** @param  string  $whenEmpty what the bench says while there is no number */
     public static function optionalNumber(string $name, string $label, string $section, Unit $unit, float $least, float $most, string $whenEmpty, float $step = 1): self
     {
         return new self($name, $label, ParameterType::Number, $section, null, true, $unit, $least, $most, $step, whenEmpty: $whenEmpty);
     }
 
-    /** @param list<string> $choices */
+    /** @param  list<string>  $choices */
     public static function choice(string $name, string $label, string $section, array $choices, string $default): self
     {
         return new self($name, $label, ParameterType::Choice, $section, $default, choices: $choices);
@@ -89,7 +90,7 @@ final readonly class Parameter
         return new self($name, $label, ParameterType::Picture, $section);
     }
 
-    /** @param list<string> $choices */
+    /** @param  list<string>  $choices */
     public function shownWhen(string $other, array $choices): self
     {
         return new self($this->name, $this->label, $this->type, $this->section, $this->default, $this->optional, $this->unit,

@@ -17,7 +17,9 @@ final readonly class Values
      * @param  array<string, mixed>  $values
      * @param  array<string, mixed>  $unknown
      */
-    private function __construct(private array $values, private array $unknown) {}
+    private function __construct(private array $values, private array $unknown)
+    {
+    }
 
     /**
      * @param  list<Parameter>  $parameters

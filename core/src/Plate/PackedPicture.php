@@ -19,7 +19,8 @@ final class PackedPicture implements PictureSource
         private readonly int $height,
         private readonly int $bits,
         private readonly bool $opaque,
-    ) {}
+    ) {
+    }
 
     /** @throws RuntimeException when the folder holds no packed picture */
     public static function open(string $folder): self
@@ -88,7 +89,7 @@ final class PackedPicture implements PictureSource
         return $file === false ? throw new RuntimeException("cannot read the packed rows in {$this->folder}") : $file;
     }
 
-    /** @param resource $file */
+    /** @param  resource  $file */
     private function readAll($file, int $length): string
     {
         $bytes = $length > 0 ? stream_get_contents($file, $length) : '';

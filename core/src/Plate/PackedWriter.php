@@ -25,7 +25,7 @@ final class PackedWriter
 
     private bool $opaque = true;
 
-    /** @param 8|16 $bits */
+    /** @param  8|16  $bits */
     public function __construct(private readonly string $folder, private readonly int $width, private readonly int $height, private readonly int $bits)
     {
         if ($width < 1 || $height < 1) {
@@ -82,7 +82,7 @@ final class PackedWriter
         }
     }
 
-    /** @param list<int> $row */
+    /** @param  list<int>  $row */
     private function pair(int $level, array $row): void
     {
         if ($level >= PictureSource::LEVELS) {
@@ -152,7 +152,7 @@ final class PackedWriter
         return $half;
     }
 
-    /** @param array{int, int, int, int} $pixels */
+    /** @param  array{int, int, int, int}  $pixels */
     private static function weighted(array $pixels, int $bits): int
     {
         $mask = (1 << $bits) - 1;
@@ -172,7 +172,7 @@ final class PackedWriter
             | intdiv($green + ($alpha >> 1), $alpha) << $bits | intdiv($blue + ($alpha >> 1), $alpha);
     }
 
-    /** @param array<int, int> $row */
+    /** @param  array<int, int>  $row */
     private function isOpaque(array $row): bool
     {
         $all = -1;

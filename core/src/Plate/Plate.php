@@ -15,7 +15,9 @@ use Aumbrel\Core\Scene\StripKind;
 /** A picture placed in the scene. */
 final readonly class Plate implements StripKind
 {
-    public function __construct(public string $picture, public Placement $placement) {}
+    public function __construct(public string $picture, public Placement $placement)
+    {
+    }
 
     public static function key(): string
     {

@@ -80,6 +80,7 @@ final readonly class PlatePlane implements Extent
                 return null;
             }
         }
+
         // a last column or row that is not whole at this level is resampled with its true share
         return $this->picture->width() % $size === 0 && $this->picture->height() % $size === 0 ? $level : null;
     }
@@ -126,6 +127,7 @@ final readonly class PlatePlane implements Extent
             }
         }
 
+        /** @var list<int> $plane written only where it had values already */
         return $plane;
     }
 }

@@ -122,6 +122,7 @@ final class Gaussian
             }
         }
 
+        /** @var list<float> $blurred written only where it had values already */
         return $blurred;
     }
 

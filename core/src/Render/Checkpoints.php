@@ -26,7 +26,7 @@ final class Checkpoints
         return $rows;
     }
 
-    /** @param list<array<string, mixed>> $rows */
+    /** @param  list<array<string, mixed>>  $rows */
     public function put(string $key, array $rows, int $columns): void
     {
         if ($rows === [] || count($rows) * $columns * count($rows[0]) > self::MOST_VALUES) {

@@ -14,7 +14,9 @@ final readonly class Coverage
     /** The line of the row that holds the cover of the strip being mixed. */
     private const LINE = 'cover';
 
-    public function __construct(private KernelWriter $kernel) {}
+    public function __construct(private KernelWriter $kernel)
+    {
+    }
 
     public function begin(): void
     {

@@ -7,6 +7,8 @@ namespace Aumbrel\Core\Render;
 /** A step of a plan that copies lines of the row, to come back to them later. */
 final readonly class Keep
 {
-    /** @param array<string, string> $copies from line to line */
-    public function __construct(public array $copies) {}
+    /** @param  array<string, string>  $copies from line to line */
+    public function __construct(public array $copies)
+    {
+    }
 }

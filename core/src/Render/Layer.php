@@ -23,7 +23,8 @@ final readonly class Layer
         public array $colour,
         public bool $lightColour,
         public bool $exceeds,
-    ) {}
+    ) {
+    }
 
     /** Whether the three channels can be mixed one after the other. */
     public function isSeparable(bool $opaque): bool

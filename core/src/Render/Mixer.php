@@ -21,9 +21,11 @@ final readonly class Mixer
 {
     private const CHANNELS = ['r', 'g', 'b'];
 
-    public function __construct(private KernelWriter $kernel, private bool $opaque, private bool $linear) {}
+    public function __construct(private KernelWriter $kernel, private bool $opaque, private bool $linear)
+    {
+    }
 
-    /** @param list<Layer> $layers one after the other; more than one only when all are separable and the ground opaque */
+    /** @param  list<Layer>  $layers one after the other; more than one only when all are separable and the ground opaque */
     public function mix(array $layers): void
     {
         $first = $layers[0] ?? throw new LogicException('nothing to mix');
@@ -49,7 +51,7 @@ final readonly class Mixer
         }
     }
 
-    /** @param 'encode'|'decode' $way */
+    /** @param  'encode'|'decode'  $way */
     public function convert(string $way): void
     {
         foreach (self::CHANNELS as $channel) {
@@ -232,10 +234,10 @@ final readonly class Mixer
         return $out;
     }
 
-    /** @param array<int, string> $values */
+    /** @param  array<int, string>  $values */
     private function airlightOfPicture(Layer $layer, array $values): void
     {
-        $sources = array_values(array_map(fn (string $colour): string => $this->linearColour($layer, $colour), $layer->colour));
+        $sources = array_map(fn (string $colour): string => $this->linearColour($layer, $colour), $layer->colour);
         [$most, $before] = array_map($this->kernel->variable(...), ['most', 'before']);
         [$r, $g, $b] = $sources;
         $this->kernel->line("{$most} = {$layer->cover} * ({$r} > {$g} ? ({$r} > {$b} ? {$r} : {$b}) : ({$g} > {$b} ? {$g} : {$b}));");
@@ -255,7 +257,7 @@ final readonly class Mixer
         $this->kernel->line('}');
     }
 
-    /** @param 'encode'|'decode' $way */
+    /** @param  'encode'|'decode'  $way */
     private function transfer(string $way, string $variable): void
     {
         $this->kernel->inline([Transfer::class, $way], [$variable], $variable);

@@ -9,9 +9,11 @@ use Aumbrel\Core\Kernel\KernelWriter;
 /** Writes the loop that turns values into packed pixels. */
 final readonly class Output
 {
-    public function __construct(private KernelWriter $kernel) {}
+    public function __construct(private KernelWriter $kernel)
+    {
+    }
 
-    /** @param 8|16 $bits */
+    /** @param  8|16  $bits */
     public function picture(string $line, bool $opaque, int $bits, bool $exceeds): void
     {
         $this->kernel->loop();

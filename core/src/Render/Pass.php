@@ -10,5 +10,7 @@ use Aumbrel\Core\Kernel\KernelSource;
 /** A step of a plan: a kernel, and where it has anything to do. */
 final readonly class Pass
 {
-    public function __construct(public KernelSource $kernel, public ?Extent $extent = null) {}
+    public function __construct(public KernelSource $kernel, public ?Extent $extent = null)
+    {
+    }
 }

@@ -12,7 +12,9 @@ final readonly class Plan
      * @param  list<string>  $results
      * @param  int  $checkpoint  the number of passes that make the picture below the strip that is being changed; 0 for none
      */
-    public function __construct(public array $passes, public array $results, public int $checkpoint = 0) {}
+    public function __construct(public array $passes, public array $results, public int $checkpoint = 0)
+    {
+    }
 
     /** Names all that the passes before the checkpoint depend on. */
     public function checkpointKey(): string

@@ -15,7 +15,9 @@ final class PlaneCache
 
     private int $held = 0;
 
-    public function __construct(private readonly int $bytes = 768 * 1024 * 1024) {}
+    public function __construct(private readonly int $bytes = 768 * 1024 * 1024)
+    {
+    }
 
     /**
      * @param  callable(): (list<int>|list<float>)  $fill

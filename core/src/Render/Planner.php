@@ -78,7 +78,8 @@ final class Planner
         private readonly PictureShelf $shelf,
         private readonly array $tapped = [],
         private readonly ?string $below = null,
-    ) {}
+    ) {
+    }
 
     /**
      * The picture of the given strips.
@@ -119,7 +120,7 @@ final class Planner
         return array_keys($this->taps);
     }
 
-    /** @param list<Strip> $strips */
+    /** @param  list<Strip>  $strips */
     private function stack(array $strips): void
     {
         $this->start($strips);
@@ -127,7 +128,7 @@ final class Planner
         $this->strips($strips);
     }
 
-    /** @param list<Strip> $strips */
+    /** @param  list<Strip>  $strips */
     private function start(array $strips): void
     {
         $first = $strips[0] ?? null;
@@ -151,7 +152,7 @@ final class Planner
         }
     }
 
-    /** @param list<Strip> $strips */
+    /** @param  list<Strip>  $strips */
     private function strips(array $strips): void
     {
         foreach ($strips as $at => $strip) {
@@ -391,7 +392,7 @@ final class Planner
         return $strip->activeMasks() === [] && $strip->confinedTo === null;
     }
 
-    /** @param array{string, string, string} $colour */
+    /** @param  array{string, string, string}  $colour */
     private function pictureLayer(KernelWriter $kernel, Strip $strip, string $cover, bool $patchy, array $colour): Layer
     {
         return new Layer($strip->mode, $cover, $patchy, $colour, false, $this->exceeds);
@@ -413,7 +414,7 @@ final class Planner
         };
     }
 
-    /** @param callable(KernelWriter): Layer $layer */
+    /** @param  callable(KernelWriter): Layer  $layer */
     private function wait(BlendMode $mode, int $branches, callable $layer): void
     {
         if ($this->waiting !== [] && $this->waitingBranches + $branches > self::MOST_BRANCHES) {
@@ -475,7 +476,7 @@ final class Planner
         }
     }
 
-    /** @param 'encode'|'decode' $way */
+    /** @param  'encode'|'decode'  $way */
     private function convert(string $way): void
     {
         $this->mixWaiting();

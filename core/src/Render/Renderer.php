@@ -82,7 +82,7 @@ final class Renderer
         return $this->planner($scene, $window)->picture($scene->strips, 8);
     }
 
-    /** @param list<string> $tapped */
+    /** @param  list<string>  $tapped */
     private function planner(Scene $scene, Window $window, array $tapped = [], ?string $below = null): Planner
     {
         return new Planner($this->inliner, $scene, $window, $this->shelf, $tapped, $below);
@@ -148,7 +148,7 @@ final class Renderer
                     $kept[] = array_diff_key($lines, ['clipped' => 0, 'cover' => 0, 'out' => 0]);
                 }
                 if ($kernel === null) {
-                    foreach ($copies ?? [] as $from => $to) {
+                    foreach ($copies as $from => $to) {
                         $lines[$to] = $lines[$from];
                     }
 

@@ -11,7 +11,7 @@ use Aumbrel\Core\Parameter\Values;
 /** One mask of a strip: what it is, how it joins the ones before it, whether it is inverted or off for a look. */
 final readonly class MaskEntry
 {
-    /** @param array<string, mixed> $unknown fields that nobody knows, kept for the way out */
+    /** @param  array<string, mixed>  $unknown fields that nobody knows, kept for the way out */
     public function __construct(
         public string $id,
         public Join $join,
@@ -20,7 +20,8 @@ final readonly class MaskEntry
         public MaskKind $mask,
         public Values $values,
         private array $unknown = [],
-    ) {}
+    ) {
+    }
 
     /** @throws SceneError naming the field */
     public static function read(mixed $raw, string $field): self

@@ -31,7 +31,8 @@ final readonly class Scene
         public float $white,
         public array $strips,
         private array $unknown = [],
-    ) {}
+    ) {
+    }
 
     /** @throws SceneError when it is no scene, naming the field */
     public static function fromJson(string $json): self

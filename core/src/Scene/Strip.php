@@ -39,7 +39,8 @@ final readonly class Strip
         public array $masks = [],
         public array $strips = [],
         private array $unknown = [],
-    ) {}
+    ) {
+    }
 
     /** @throws SceneError naming the field */
     public static function read(mixed $raw, string $field): self

@@ -30,7 +30,7 @@ export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
 
     return (
         <section aria-label="Desk" className="flex h-[206px] shrink-0 items-center gap-2 bg-bar px-3">
-            <div ref={list} role="listbox" aria-label="Strips, back to front" aria-orientation="horizontal" className="flex h-full min-w-0 items-center gap-1.5 overflow-x-auto" {...carrying}>
+            <div ref={list} role="group" aria-label="Strips, back to front" className="flex h-full min-w-0 items-center gap-1.5 overflow-x-auto" {...carrying}>
                 {strips.map((strip, at) => (
                     <div key={strip.id} className="relative flex" style={{ opacity: carried === strip.id ? 0.5 : 1 }}>
                         {slot === at && <span className="absolute inset-y-1 -left-[5px] w-[3px] rounded-full bg-ink" />}

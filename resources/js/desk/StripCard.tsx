@@ -58,8 +58,8 @@ export function StripCard({ strip, picture, gestures, onStep }: Props) {
         <div
             ref={card}
             tabIndex={isChosen ? 0 : -1}
-            role="option"
-            aria-selected={isChosen}
+            role="group"
+            aria-current={isChosen}
             aria-label={`${strip.name}, ${strip.mode}, ${figure(value, scale.fine, light)} ${scale.unit}${strip.muted ? ', muted' : ''}`}
             data-strip={strip.id}
             className={`flex h-[184px] w-[112px] shrink-0 flex-col rounded-md border px-2 pt-1.5 pb-2 ${isChosen ? 'border-ink bg-raised' : 'border-transparent bg-panel'} ${strip.muted ? 'opacity-60' : ''}`}

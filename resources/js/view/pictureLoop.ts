@@ -25,7 +25,7 @@ const SMALLEST_DRAFT = 0.4;
  * rising number, and a picture that is older than the one shown is never shown.
  */
 export class PictureLoop {
-    private readonly view = crypto.randomUUID();
+    private readonly view = Math.random().toString(36).slice(2);
 
     private number = 0;
 

@@ -65,7 +65,7 @@ function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
                 <Bench scene={scene} gestures={gestures} />
                 <View scene={scene} gestures={gestures} />
             </div>
-            <ToolRow />
+            <ToolRow scene={scene} />
             <Desk scene={scene} gestures={gestures} />
             <ExportSheet scene={scene} />
             <KeysSheet />
@@ -156,7 +156,7 @@ const TOOLS: { tool: Tool; label: string; hint: string }[] = [
     { tool: 'pan', label: 'Pan', hint: 'Drag the picture. The wheel zooms at the pointer.' },
 ];
 
-function ToolRow() {
+function ToolRow({ scene }: { scene: Scene }) {
     const tool = useWork((state) => state.tool);
     const camera = useWork((state) => state.camera);
     return (
@@ -180,7 +180,11 @@ function ToolRow() {
                 <button className="rounded-md px-2 text-quiet hover:text-ink" title="Show the whole scene (F)" onClick={() => useWork.setState({ camera: null })}>
                     Whole
                 </button>
-                <button className="rounded-md px-2 text-quiet hover:text-ink" title="A scene pixel on each pixel of the screen" onClick={() => useWork.setState(({ camera: now }) => ({ camera: now ? { ...now, zoom: 1 } : null, ...(now ? {} : { camera: null }) }))}>
+                <button
+                    className="rounded-md px-2 text-quiet hover:text-ink"
+                    title="A scene pixel on each pixel of the screen"
+                    onClick={() => useWork.setState(({ camera: now }) => ({ camera: { centre: now?.centre ?? [scene.width / 2, scene.height / 2], zoom: 1 / (window.devicePixelRatio || 1) } }))}
+                >
                     1:1
                 </button>
             </div>

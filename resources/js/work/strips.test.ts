@@ -1,0 +1,46 @@
+import { expect, test } from 'vitest';
+import type { Strip } from '../api/types';
+import { reversed } from '../bench/StopsField';
+import { withStop } from '../view/handles/LinearHandles';
+import { changed, everyStrip, joined } from './strips';
+
+const spot: Strip = {
+    id: 's', kind: 'spot', family: 'light', name: 'Spot', mode: 'airlight', level: 0, muted: false, confinedTo: 'p',
+    values: { beam: 20, origin: [1, 2] },
+    masks: [{ id: 'm', kind: 'linear', join: 'intersect', inverted: false, off: false, values: { from: [0, 0], to: [0, 9] } }],
+    revision: 3, outlines: {},
+};
+
+test('pending changes are merged by name, like the server merges them', () => {
+    const next = changed(spot, { level: 1, confinedTo: null, values: { beam: 30 }, masks: { m: { inverted: true, values: { to: [5, 5] } } } });
+    expect(next).toMatchObject({ level: 1, confinedTo: undefined, values: { beam: 30, origin: [1, 2] } });
+    expect(next.masks[0]).toMatchObject({ inverted: true, values: { from: [0, 0], to: [5, 5] } });
+    expect(changed(spot, undefined)).toBe(spot);
+});
+
+test('two changes join with the later one on top', () => {
+    const both = joined({ level: 1, values: { beam: 30 }, masks: { m: { values: { to: [1, 1] } } } }, { level: 2, values: { field: 50 }, masks: { m: { off: true } } });
+    expect(both).toEqual({ level: 2, values: { beam: 30, field: 50 }, masks: { m: { off: true, values: { to: [1, 1] } } } });
+});
+
+test('strips in groups are found too', () => {
+    const group: Strip = { ...spot, id: 'g', kind: 'group', family: 'group', strips: [spot] };
+    expect(everyStrip([group], { s: { level: 4 } }).map((strip) => [strip.id, strip.level])).toEqual([['g', 0], ['s', 4]]);
+});
+
+test('a stop keeps its place between its neighbours', () => {
+    const stops = [{ offset: 0, value: 1, midpoint: 0.5 }, { offset: 0.4, value: 0.5, midpoint: 0.5 }, { offset: 1, value: 0, midpoint: 0.5 }];
+    expect(withStop(stops, 1, { offset: 2 })[1]?.offset).toBe(1);
+    expect(withStop(stops, 1, { offset: -1 })[1]?.offset).toBe(0);
+    expect(withStop(stops, 0, { midpoint: 0.2 })[0]).toEqual({ offset: 0, value: 1, midpoint: 0.2 });
+});
+
+test('a reversed course is the same from the other end', () => {
+    const stops = [{ offset: 0, value: 1, midpoint: 0.3 }, { offset: 0.4, value: 0.5, midpoint: 0.6 }, { offset: 1, value: 0, midpoint: 0.5 }];
+    const turned = reversed(stops);
+    expect(turned.map((stop) => stop.value)).toEqual([0, 0.5, 1]);
+    expect(turned[1]?.offset).toBeCloseTo(0.6);
+    expect(turned[0]?.midpoint).toBeCloseTo(0.4);
+    expect(turned[1]?.midpoint).toBeCloseTo(0.7);
+    expect(reversed(turned).map((stop) => stop.offset)).toEqual(stops.map((stop) => expect.closeTo(stop.offset)));
+});

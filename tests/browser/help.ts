@@ -1,0 +1,119 @@
+import { execFileSync } from 'node:child_process';
+import { crc32, deflateSync } from 'node:zlib';
+import { expect, type Locator, type Page } from '@playwright/test';
+
+export type Rgb = [number, number, number];
+
+/** A PNG file made of a formula, so that every pixel of it is known. */
+export function pngOf(width: number, height: number, colour: (x: number, y: number) => [number, number, number, number?], alpha = false): Buffer {
+    const depth = alpha ? 4 : 3;
+    const raw = Buffer.alloc(height * (1 + width * depth));
+    for (let y = 0, at = 0; y < height; y++) {
+        raw[at++] = 0;
+        for (let x = 0; x < width; x++) {
+            const [r, g, b, a] = colour(x, y);
+            raw[at++] = r;
+            raw[at++] = g;
+            raw[at++] = b;
+            if (alpha) {
+                raw[at++] = a ?? 255;
+            }
+        }
+    }
+    const chunk = (type: string, data: Buffer) => {
+        const body = Buffer.concat([Buffer.from(type), data]);
+        const [length, sum] = [Buffer.alloc(4), Buffer.alloc(4)];
+        length.writeUInt32BE(data.length);
+        sum.writeUInt32BE(crc32(body));
+        return Buffer.concat([length, body, sum]);
+    };
+    const head = Buffer.alloc(13);
+    head.writeUInt32BE(width, 0);
+    head.writeUInt32BE(height, 4);
+    head.set([8, alpha ? 6 : 2, 0, 0, 0], 8);
+    return Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), chunk('IHDR', head), chunk('IDAT', deflateSync(raw)), chunk('IEND', Buffer.alloc(0))]);
+}
+
+/** Drops a file on a part of the page, as the hand does. */
+export async function drop(page: Page, target: Locator, name: string, type: string, bytes: Buffer, at?: { x: number; y: number }): Promise<void> {
+    const transfer = await page.evaluateHandle(
+        ({ name, type, base64 }) => {
+            const data = Uint8Array.from(atob(base64), (character) => character.charCodeAt(0));
+            const transfer = new DataTransfer();
+            transfer.items.add(new File([data], name, { type }));
+            return transfer;
+        },
+        { name, type, base64: bytes.toString('base64') },
+    );
+    const box = await target.boundingBox();
+    const place = at ? { clientX: (box?.x ?? 0) + at.x, clientY: (box?.y ?? 0) + at.y } : {};
+    await target.dispatchEvent('dragover', { dataTransfer: transfer, ...place });
+    await target.dispatchEvent('drop', { dataTransfer: transfer, ...place });
+}
+
+/** A new scene from a picture that is dropped on the scenes wall; gives its id. */
+export async function newScene(page: Page, bytes: Buffer, name = 'quay.png'): Promise<string> {
+    await page.goto('/');
+    await drop(page, page.locator('main'), name, 'image/png', bytes);
+    await page.waitForURL(/\/scenes\//);
+    await settled(page);
+    return page.url().split('/').pop() ?? '';
+}
+
+export async function addSpot(page: Page): Promise<void> {
+    await page.getByRole('button', { name: 'Add a strip' }).click();
+    await page.getByRole('button', { name: /^Spot/ }).click();
+    await expect(page.locator('[data-strip][aria-label^="Spot"]')).toBeVisible();
+    await settled(page);
+}
+
+/** Waits until nothing is asked for any more and the picture at rest is shown. */
+export async function settled(page: Page): Promise<void> {
+    await page.waitForLoadState('networkidle');
+    await page.waitForFunction(() => performance.getEntriesByName('aumbrel settled').length > 0);
+    await page.waitForTimeout(80);
+}
+
+/** Drags a handle by so many pixels, in steps. */
+export async function dragHandle(page: Page, name: string, dx: number, dy: number, steps = 12): Promise<void> {
+    const box = await page.locator(`[data-handle="${name}"]`).boundingBox();
+    if (!box) {
+        throw new Error(`no handle ${name}`);
+    }
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + dx, y + dy, { steps });
+    await page.mouse.up();
+    await settled(page);
+}
+
+/** The pixels of a picture file, decoded by the browser. */
+export async function pixelsOf(page: Page, file: Buffer): Promise<{ width: number; height: number; data: number[] }> {
+    return page.evaluate(async (base64) => {
+        const bytes = Uint8Array.from(atob(base64), (character) => character.charCodeAt(0));
+        const bitmap = await createImageBitmap(new Blob([bytes], { type: 'image/png' }), { colorSpaceConversion: 'none', premultiplyAlpha: 'none' });
+        const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
+        const context = canvas.getContext('2d');
+        context?.drawImage(bitmap, 0, 0);
+        return { width: bitmap.width, height: bitmap.height, data: Array.from(context?.getImageData(0, 0, bitmap.width, bitmap.height).data ?? []) };
+    }, file.toString('base64'));
+}
+
+/** What the view shows at a place of the picture on the screen. */
+export async function shownAt(page: Page, x: number, y: number): Promise<Rgb> {
+    return page.evaluate(
+        ([x, y]) => {
+            const canvas = document.querySelector<HTMLCanvasElement>('[data-testid=picture]');
+            const box = canvas?.getBoundingClientRect();
+            const data = canvas?.getContext('2d')?.getImageData((x ?? 0) - (box?.left ?? 0), (y ?? 0) - (box?.top ?? 0), 1, 1).data;
+            return [data?.[0] ?? -1, data?.[1] ?? -1, data?.[2] ?? -1] as Rgb;
+        },
+        [x, y],
+    );
+}
+
+/** Runs a command of the project on the data of these tests. */
+export function run(command: string, ...words: string[]): string {
+    return execFileSync('bash', ['-c', '. tests/browser/environment; exec "$0" "$@"', command, ...words], { encoding: 'utf8' });
+}

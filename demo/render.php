@@ -5,7 +5,7 @@ declare(strict_types=1);
 /*
  * Photographs the demo's plates: php demo/render.php [NAME ...] [--grid=3] [--size=0.25]
  *
- * Writes demo/plates/NAME.png or .jpg and beside it NAME.light.json with the true bearing of the light in it. A few
+ * Writes demo/night-market/NAME.png or .jpg and beside it NAME.light.json with the true bearing of the light in it. A few
  * minutes a plate on two cores with the compiler on (PHP_INI_SCAN_DIR=:runtime/render).
  */
 
@@ -98,7 +98,7 @@ foreach ([new Boardwalk, new Heron, new Lantern] as $subject) {
     $image->setOption('depth', '8');
     $image->setFormat('RGBA');
     $image->readImageBlob($bytes);
-    $file = __DIR__.'/plates/'.$subject->name().($subject->hasBackground() ? '.jpg' : '.png');
+    $file = __DIR__.'/night-market/'.$subject->name().($subject->hasBackground() ? '.jpg' : '.png');
     if ($subject->hasBackground()) {
         $image->setImageAlphaChannel(Imagick::ALPHACHANNEL_DEACTIVATE);
         $image->setImageFormat('jpeg');
@@ -111,7 +111,7 @@ foreach ([new Boardwalk, new Heron, new Lantern] as $subject) {
     }
     $image->writeImage(($subject->hasBackground() ? 'jpeg:' : 'png32:').$file);
     [$lx, $ly, $lz] = $subject->light();
-    file_put_contents(__DIR__."/plates/{$subject->name()}.light.json", json_encode([
+    file_put_contents(__DIR__."/night-market/{$subject->name()}.light.json", json_encode([
         'azimuth' => round(rad2deg(atan2($ly, $lx)), 2), 'elevation' => round(rad2deg(asin($lz)), 2),
     ], JSON_PRETTY_PRINT)."\n");
     printf("%s: %.0f s, %d kB\n", basename($file), microtime(true) - $started, filesize($file) / 1000);

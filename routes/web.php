@@ -8,7 +8,12 @@ use App\Http\Controllers\MaskController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\SceneController;
 use App\Http\Controllers\StripController;
+use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
+use Illuminate\Cookie\Middleware\EncryptCookies;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
+use Illuminate\View\Middleware\ShareErrorsFromSession;
 
 Route::view('/', 'app');
 Route::view('/scenes/{scene}', 'app')->where('scene', '[0-9a-z]{26}');
@@ -24,8 +29,11 @@ Route::prefix('api')->group(function (): void {
         Route::post('restore', [SceneController::class, 'restore']);
         Route::get('file', [SceneController::class, 'file']);
         Route::get('thumbnail', [PictureController::class, 'thumbnail']);
-        Route::post('picture', [PictureController::class, 'picture']);
-        Route::post('contributions', [PictureController::class, 'contributions']);
+        // these two change nothing; a drag asks for dozens a second, so they do without session and token
+        Route::withoutMiddleware([EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class])->group(function (): void {
+            Route::post('picture', [PictureController::class, 'picture']);
+            Route::post('contributions', [PictureController::class, 'contributions']);
+        });
         Route::post('undo', [HistoryController::class, 'undo']);
         Route::post('redo', [HistoryController::class, 'redo']);
 

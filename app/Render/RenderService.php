@@ -28,6 +28,11 @@ final readonly class RenderService
         $splits = $request->kind === RenderRequest::PICTURE && $window->columns * $window->rows >= self::WORTH_SPLITTING;
         $bands = $splits ? $request->bands(self::BANDS) : [$request];
 
-        return $this->pool->ask($bands === [] ? [$request] : $bands, $priority, $view, $number) ?? $this->painter->paint($request);
+        $bands = $bands === [] ? [$request] : $bands;
+
+        // a process that died in the middle has been replaced by the time of the second try
+        return $this->pool->ask($bands, $priority, $view, $number)
+            ?? $this->pool->ask($bands, $priority, $view, $number)
+            ?? $this->painter->paint($request);
     }
 }

@@ -68,9 +68,9 @@ final class SceneStore
         return DB::transaction(function () use ($sceneId, $label, $change, $seen): Scene {
             $scene = Scene::query()->findOrFail($sceneId);
             $this->checkSeen($scene, $seen);
-            $before = $this->flat($scene);
+            $before = $this->flat($scene)->normalised();
             $document = Document::read($change($before)->toDocument());
-            $this->checkPictures($document, array_keys($this->pictures($scene)));
+            $this->checkPictures($document, array_keys($this->pictureIds($scene)));
             $after = FlatScene::fromDocument($document->toArray());
             $difference = $before->differenceTo($after);
             if ($difference === null) {
@@ -93,7 +93,7 @@ final class SceneStore
             $scene = Scene::query()->findOrFail($sceneId);
             $edit = $scene->edits()->where('position', $back ? $scene->edits_done : $scene->edits_done + 1)->first();
             if ($edit instanceof Edit) {
-                $before = $this->flat($scene);
+                $before = $this->flat($scene)->normalised();
                 $after = $before->with($back ? $edit->before : $edit->after);
                 Document::read($after->toDocument());
                 $this->write($scene, $before, $after, $back ? $edit->position - 1 : $edit->position);
@@ -101,6 +101,13 @@ final class SceneStore
 
             return $scene;
         });
+    }
+
+    /** @return array<string, string> the stored pictures' ids by their names in the scene */
+    public function pictureIds(Scene $scene): array
+    {
+        /** @var array<string, string> */
+        return DB::table('scene_pictures')->where('scene_id', $scene->id)->pluck('picture_id', 'name')->all();
     }
 
     /** @return array<string, Picture> by name in the scene */
@@ -115,23 +122,35 @@ final class SceneStore
         return $pictures;
     }
 
-    /** The scene laid out flat, as it stands in the database. */
+    /**
+     * The scene laid out flat, as it stands in the database: rows hold what the core has checked and written, so they are
+     * taken as they are. Read for every draft, so without models.
+     */
     public function flat(Scene $scene): FlatScene
     {
+        $masks = [];
+        $rows = DB::table('masks')->join('strips', 'strips.id', '=', 'masks.strip_id')->where('strips.scene_id', $scene->id)
+            ->orderBy('masks.position')->get(['masks.strip_id', 'masks.key', 'masks.kind', 'masks.fields']);
+        foreach ($rows as $row) {
+            $masks[$row->strip_id][] = ['id' => $row->key, 'kind' => $row->kind, ...self::fields($row->fields)];
+        }
         $order = $strips = [];
-        foreach ($scene->strips()->with('masks')->get() as $strip) {
-            $masks = [];
-            foreach ($strip->masks as $mask) {
-                $masks[] = ['id' => $mask->key, 'kind' => $mask->kind, ...$mask->fields];
-            }
-            $order[] = [$strip->key, $strip->group_key];
-            $strips[$strip->key] = ['id' => $strip->key, 'kind' => $strip->kind, 'name' => $strip->name, ...$strip->fields, 'masks' => $masks];
+        foreach (DB::table('strips')->where('scene_id', $scene->id)->orderBy('position')->get() as $row) {
+            $order[] = [$row->key, $row->group_key];
+            $strips[$row->key] = ['id' => $row->key, 'kind' => $row->kind, 'name' => $row->name, ...self::fields($row->fields), 'masks' => $masks[$row->id] ?? []];
         }
 
-        return (new FlatScene([
+        return new FlatScene([
             'aumbrel' => Document::VERSION, 'title' => $scene->title, 'size' => [$scene->width, $scene->height],
             'white' => $scene->white, ...$scene->unknown,
-        ], $order, $strips))->normalised();
+        ], $order, $strips);
+    }
+
+    /** @return array<string, mixed> */
+    private static function fields(string $json): array
+    {
+        /** @var array<string, mixed> */
+        return json_decode($json, true, 64, JSON_THROW_ON_ERROR);
     }
 
     private function write(Scene $scene, FlatScene $before, FlatScene $after, int $editsDone): void

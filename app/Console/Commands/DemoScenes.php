@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\Scene as SceneRow;
-use App\Scenes\PictureLibrary;
-use App\Scenes\SceneStore;
+use App\Scenes\SceneImport;
 use Aumbrel\Core\Scene\Scene;
 use Illuminate\Console\Command;
 
@@ -15,23 +14,15 @@ final class DemoScenes extends Command
 {
     protected $signature = 'aumbrel:demo-scenes';
 
-    protected $description = 'Stores the demo scenes';
+    protected $description = 'Stores the demo scenes that are not there yet';
 
-    public function handle(SceneStore $store, PictureLibrary $library): int
+    public function handle(SceneImport $import): int
     {
-        foreach (glob(base_path('demo/scenes/*.json')) ?: [] as $file) {
-            $scene = Scene::fromJson((string) file_get_contents($file));
-            if (SceneRow::withTrashed()->where('title', $scene->title)->exists()) {
-                continue;
+        foreach (glob(base_path('demo/*/scene.json')) ?: [] as $file) {
+            $title = Scene::fromJson((string) file_get_contents($file))->title;
+            if (! SceneRow::withTrashed()->where('title', $title)->exists()) {
+                $import->fromFile($file);
             }
-            $pictures = [];
-            foreach ($scene->everyStrip() as $strip) {
-                if ($strip->kind instanceof \Aumbrel\Core\Plate\Plate) {
-                    $name = $strip->kind->picture;
-                    $pictures[$name] ??= $library->take(base_path("demo/plates/{$name}"), $name);
-                }
-            }
-            $store->create($scene, $pictures);
         }
 
         return self::SUCCESS;

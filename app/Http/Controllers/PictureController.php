@@ -15,7 +15,7 @@ use App\Render\RenderService;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneStore;
 use App\Scenes\StripEdits;
-use Aumbrel\Core\Scene\Scene as Document;
+use Aumbrel\Core\Scene\Strip;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
@@ -36,32 +36,29 @@ final class PictureController
         foreach ($request->changes() as $strip => $change) {
             $flat = StripEdits::change($flat, $strip, $change);
         }
-        $document = Document::read($request->look()->at($flat)->toDocument());
+        $flat = $request->look()->at($flat);
         $painted = $this->renders->render(
-            $this->ask($scene, $document, RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], $request->below()),
+            $this->ask($scene, $flat, RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], $request->below()),
             $request->priority(), $request->string('view')->value(), $request->integer('number'),
         );
         if ($painted instanceof Dropped) {
             return new Response(status: 204);
         }
-        $outlines = [];
-        foreach (array_keys($request->changes()) as $strip) {
-            $outlines[$strip] = (object) ($document->find($strip)?->kind->outlines() ?? []);
-        }
+        $outlines = array_map(static fn (string $strip): object => (object) Strip::read($flat->strips[$strip], $strip)->kind->outlines(), array_combine(array_keys($request->changes()), array_keys($request->changes())));
 
         return $this->framed(['columns' => $painted->columns, 'rows' => $painted->rows, 'clipped' => $painted->clipped, 'outlines' => (object) $outlines], $painted);
     }
 
     public function contributions(Scene $scene): Response
     {
-        $document = $this->store->document($scene);
-        $strips = array_map(static fn ($strip): string => $strip->id, $document->everyStrip());
+        $flat = $this->store->flat($scene);
+        $strips = array_keys($flat->strips);
         if ($strips === []) {
             return new Response(status: 204);
         }
         $scale = self::CONTRIBUTION / max($scene->width, $scene->height);
         $painted = $this->renders->render(
-            $this->ask($scene, $document, RenderRequest::CONTRIBUTIONS, [0.0, 0.0, (float) $scene->width, (float) $scene->height], $scale, $strips, null),
+            $this->ask($scene, $flat, RenderRequest::CONTRIBUTIONS, [0.0, 0.0, (float) $scene->width, (float) $scene->height], $scale, $strips, null),
             Priority::Contribution, "contributions {$scene->id}", $scene->revision,
         );
 
@@ -73,7 +70,7 @@ final class PictureController
     {
         $scale = min(1, self::THUMBNAIL / max($scene->width, $scene->height));
         $painted = $this->renders->render(
-            $this->ask($scene, $this->store->document($scene), RenderRequest::PICTURE, [0.0, 0.0, (float) $scene->width, (float) $scene->height], $scale, [], null),
+            $this->ask($scene, $this->store->flat($scene), RenderRequest::PICTURE, [0.0, 0.0, (float) $scene->width, (float) $scene->height], $scale, [], null),
             Priority::Settled,
         );
         if ($painted instanceof Dropped) {
@@ -90,10 +87,9 @@ final class PictureController
      * @param  array{float, float, float, float}  $window
      * @param  list<string>  $strips
      */
-    private function ask(Scene $scene, Document $document, string $kind, array $window, float $scale, array $strips, ?string $below): RenderRequest
+    private function ask(Scene $scene, FlatScene $flat, string $kind, array $window, float $scale, array $strips, ?string $below): RenderRequest
     {
-        return new RenderRequest($kind, FlatScene::fromDocument($document->toArray())->toDocument(),
-            array_map(static fn ($picture): string => $picture->id, $this->store->pictures($scene)), $window, $scale, $strips, $below);
+        return new RenderRequest($kind, $flat->toDocument(), $this->store->pictureIds($scene), $window, $scale, $strips, $below);
     }
 
     /** @param  array<string, mixed>  $head */

@@ -24,6 +24,13 @@ final class Dispatcher
     /** @var array<int, array{stream: resource, buffer: string, ticket: array{priority: int, view: string, number: int}|null}> */
     private array $callers = [];
 
+    /**
+     * What is still to be sent, by caller. A caller may take one answer after the other, so none may hold up the rest.
+     *
+     * @var array<int, string>
+     */
+    private array $unsent = [];
+
     /** @var array<int, array{stream: resource, pid: int, buffer: string, caller: int|null}> */
     private array $workers = [];
 
@@ -124,9 +131,16 @@ final class Dispatcher
         foreach ([...$this->callers, ...$this->workers] as ['stream' => $stream]) {
             $read[] = $stream;
         }
-        $write = $except = null;
+        $write = [];
+        foreach (array_keys($this->unsent) as $caller) {
+            $write[] = $this->callers[$caller]['stream'];
+        }
+        $except = null;
         if (@stream_select($read, $write, $except, 1) === false) {
             return;
+        }
+        foreach ($write as $stream) {
+            $this->sendOn((int) $stream);
         }
         foreach ($read as $stream) {
             if ($stream === $this->door) {
@@ -208,7 +222,9 @@ final class Dispatcher
     private function replace(int $id): void
     {
         $caller = $this->workers[$id]['caller'];
-        pcntl_waitpid($this->workers[$id]['pid'], $status, WNOHANG);
+        posix_kill($this->workers[$id]['pid'], SIGKILL);
+        pcntl_waitpid($this->workers[$id]['pid'], $status);
+        fwrite(STDERR, "a render process ended (status {$status}) and is replaced\n");
         fclose($this->workers[$id]['stream']);
         unset($this->workers[$id]);
         if ($caller !== null) {
@@ -243,8 +259,21 @@ final class Dispatcher
     private function reply(int $caller, string $answer): void
     {
         if (isset($this->callers[$caller])) {
-            Frame::send($this->callers[$caller]['stream'], $answer);
+            $this->unsent[$caller] = Frame::wrap($answer);
+            $this->sendOn($caller);
+        }
+    }
+
+    private function sendOn(int $caller): void
+    {
+        if (! isset($this->unsent[$caller])) {
+            return;
+        }
+        $sent = @fwrite($this->callers[$caller]['stream'], $this->unsent[$caller]);
+        if ($sent === false || $sent === strlen($this->unsent[$caller])) {
             $this->forget($caller);
+        } elseif ($sent > 0) {
+            $this->unsent[$caller] = substr($this->unsent[$caller], $sent);
         }
     }
 
@@ -253,6 +282,6 @@ final class Dispatcher
         if (isset($this->callers[$caller])) {
             fclose($this->callers[$caller]['stream']);
         }
-        unset($this->callers[$caller], $this->queue[$caller]);
+        unset($this->callers[$caller], $this->queue[$caller], $this->unsent[$caller]);
     }
 }

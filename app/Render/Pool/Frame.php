@@ -11,10 +11,15 @@ final class Frame
 
     private const PATIENCE = 10;
 
+    public static function wrap(string $message): string
+    {
+        return pack('V', strlen($message)).$message;
+    }
+
     /** @param  resource  $stream */
     public static function send($stream, string $message): bool
     {
-        $bytes = pack('V', strlen($message)).$message;
+        $bytes = self::wrap($message);
         $sent = 0;
         while ($sent < strlen($bytes)) {
             $count = @fwrite($stream, $sent === 0 ? $bytes : substr($bytes, $sent));
@@ -70,6 +75,6 @@ final class Frame
         $read = $except = null;
         $write = [$stream];
 
-        return stream_select($read, $write, $except, self::PATIENCE) === 1 && ! feof($stream);
+        return @stream_select($read, $write, $except, self::PATIENCE) === 1 && ! feof($stream);
     }
 }

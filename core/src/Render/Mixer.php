@@ -38,8 +38,11 @@ final readonly class Mixer
             $this->open($first);
             $value = $this->kernel->variable('value');
             $this->kernel->line("{$value} = {$this->kernel->stored($channel)};");
+            // layers that show the same picture read it once
+            $read = [];
             foreach ($layers as $layer) {
-                $this->channel($layer, $value, $layer->colour[$at]);
+                $colour = $layer->colour[$at];
+                $this->channel($layer, $value, $read[$colour] ??= $this->read($colour));
             }
             $this->kernel->line("{$this->kernel->stored($channel)} = {$value};");
             $this->close($first);
@@ -80,15 +83,25 @@ final readonly class Mixer
         }
     }
 
-    private function channel(Layer $layer, string $value, string $colour): void
+    /** Puts an expression of a colour into a variable; a number is one already. */
+    private function read(string $colour): string
     {
-        if ($layer->mode->isLinear()) {
-            $this->light($layer, $value, $colour);
-
-            return;
+        if (preg_match('/^\$\w+$/D', $colour) === 1) {
+            return $colour;
         }
         $source = $this->kernel->variable('source');
         $this->kernel->line("{$source} = {$colour};");
+
+        return $source;
+    }
+
+    private function channel(Layer $layer, string $value, string $source): void
+    {
+        if ($layer->mode->isLinear()) {
+            $this->light($layer, $value, $source);
+
+            return;
+        }
         if ($layer->mode === BlendMode::Add) {
             $below = $this->opaque ? $value : "({$value} * {$this->kernel->stored('a')})";
             $this->kernel->inline([ChannelBlend::class, 'add'], [$below, "({$layer->cover} * {$source})"], $value);

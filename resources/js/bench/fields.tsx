@@ -225,14 +225,17 @@ export function LightColourField({ label, value, hand }: { label: string; value:
     return (
         <>
             <Row label={label}>
-                <input
-                    type="color"
-                    aria-label={`${label}: swatch`}
-                    className="h-6 w-8 rounded-sm border border-line bg-well p-0.5"
-                    value={'swatch' in value ? value.swatch : '#ffffff'}
-                    style={isKelvin ? { background: hintOf(value) } : undefined}
-                    onChange={(event) => hand.nudge({ swatch: event.target.value })}
-                />
+                {'swatch' in value ? (
+                    <input
+                        type="color"
+                        aria-label={`${label}: swatch`}
+                        className="h-6 w-8 rounded-sm border border-line bg-well p-0.5"
+                        value={value.swatch}
+                        onChange={(event) => hand.nudge({ swatch: event.target.value })}
+                    />
+                ) : (
+                    <span className="h-6 w-8 rounded-sm border border-line" style={{ background: hintOf(value) }} aria-hidden />
+                )}
                 <div role="radiogroup" aria-label={`${label} by`} className="flex overflow-hidden rounded-sm border border-line">
                     {(['kelvin', 'swatch'] as const).map((way) => (
                         <button

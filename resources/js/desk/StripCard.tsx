@@ -68,8 +68,7 @@ export function StripCard({ strip, picture, gestures, onStep }: Props) {
             onFocus={() => !isChosen && work.choose(strip.id)}
             onKeyDown={onKeyDown}
         >
-            <div className="flex h-5 items-center gap-1" style={{ color: accent }}>
-                <FamilyIcon family={strip.family} />
+            <div className="flex h-5 items-center">
                 {renaming ? (
                     <NameField
                         name={strip.name}
@@ -88,10 +87,11 @@ export function StripCard({ strip, picture, gestures, onStep }: Props) {
                 )}
             </div>
             <div className="mt-0.5 flex items-start justify-between">
-                <div className="flex flex-col gap-1 pt-1.5">
+                <div className="flex flex-col gap-1.5 pt-1.5">
                     <Contribution picture={picture} />
-                    <div className="flex h-3 gap-1" aria-hidden>
-                        {strip.masks.slice(0, 4).map((mask) => (
+                    <div className="flex h-4 items-center gap-1" aria-hidden style={{ color: accent }}>
+                        <FamilyIcon family={strip.family} size={14} />
+                        {strip.masks.slice(0, 3).map((mask) => (
                             <span key={mask.id} title={`${mask.kind} mask`} className={`h-3 w-3 rounded-[2px] border border-line ${mask.off ? 'opacity-40' : ''}`} style={{ background: maskHint(mask.kind) }} />
                         ))}
                     </div>
@@ -108,8 +108,9 @@ export function StripCard({ strip, picture, gestures, onStep }: Props) {
             </div>
             <div className="mt-auto flex items-center gap-1.5">
                 {colourOf(strip) && <span className="h-2.5 w-2.5 shrink-0 rounded-full border border-well" style={{ background: hintOf(colourOf(strip)) }} />}
-                <span className="font-mono text-[12px]">
-                    {figure(value, light ? 0.05 : 1, light)} {scale.unit === '%' ? '%' : <span className="text-quiet">stops</span>}
+                <span className="font-mono text-[12px] whitespace-nowrap" title={light ? 'Level in stops' : 'Amount'}>
+                    {figure(value, scale.fine, light)}
+                    {light ? '' : ' %'}
                 </span>
             </div>
             <div className="mt-1 flex items-center gap-1">
@@ -146,8 +147,8 @@ function Contribution({ picture }: { picture: ImageData | undefined }) {
         }
     }, [picture]);
     return (
-        <div className="flex h-[72px] w-[56px] items-center justify-center overflow-hidden rounded-sm bg-black">
-            <canvas ref={canvas} className="h-full w-full object-cover" aria-hidden />
+        <div className="flex h-[62px] w-[60px] items-center justify-center overflow-hidden rounded-sm bg-black">
+            <canvas ref={canvas} className="h-full w-full object-contain" aria-hidden />
         </div>
     );
 }

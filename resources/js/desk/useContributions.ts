@@ -5,7 +5,8 @@ import { useWork } from '../work/store';
 
 /** What each strip alone adds or takes away, as small pictures; asked for when the hand rests. */
 export function useContributions(scene: Scene): Map<string, ImageData> {
-    const moving = useWork((state) => state.moving);
+    // the picture comes first, the small ones behind it
+    const isShown = useWork((state) => !state.moving && state.shownRevision >= scene.revision);
     const query = useQuery({
         queryKey: ['contributions', scene.id, scene.revision],
         queryFn: async () => {
@@ -20,7 +21,7 @@ export function useContributions(scene: Scene): Map<string, ImageData> {
             }
             return pictures;
         },
-        enabled: !moving,
+        enabled: isShown,
         placeholderData: (last) => last,
         staleTime: Infinity,
         gcTime: 60000,

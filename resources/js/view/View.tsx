@@ -171,7 +171,9 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
             (next) => {
                 setProblem(null);
                 setShown(next);
-                if (next.draft) {
+                if (!next.draft) {
+                    useWork.setState({ shownRevision: next.revision });
+                } else {
                     useWork.setState(({ outlines }) => ({ outlines: { ...outlines, ...next.head.outlines } }));
                 }
             },
@@ -198,6 +200,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
             solo,
             before,
             moving,
+            revision: scene.revision,
             since: moving ? useWork.getState().movedAt : performance.now(),
         });
     }, [scene, lens, window, view, pending, moving, solo, before, attempt]);

@@ -9,20 +9,25 @@ export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before'> & {
     scale: number;
     draftScale: number;
     moving: boolean;
+    /** The scene's revision that is asked for. */
+    revision: number;
     /** When the event came that made this wish. */
     since: number;
 };
 
-export type Shown = { image: ImageData; window: Rect; head: PictureHead; draft: boolean; since: number };
+export type Shown = { image: ImageData; window: Rect; head: PictureHead; draft: boolean; revision: number; since: number };
 
 /** A draft should be there within this time; when it is not, the next one is smaller. */
 const DRAFT_MS = 60;
 
 const SMALLEST_DRAFT = 0.4;
 
+const MOST_ON_THEIR_WAY = 2;
+
 /**
- * Asks for pictures, one draft at a time: while one is on its way only the newest wish is kept. Every request carries a
- * rising number, and a picture that is older than the one shown is never shown.
+ * Asks for pictures, two drafts at a time at most, so that one is rendered while the other travels; beyond that only the
+ * newest wish is kept. Every request carries a rising number, and a picture that is older than the one shown is never
+ * shown.
  */
 export class PictureLoop {
     private readonly view = Math.random().toString(36).slice(2);
@@ -31,7 +36,7 @@ export class PictureLoop {
 
     private shown = 0;
 
-    private onItsWay = 0;
+    private onTheirWay = 0;
 
     private waiting: Wanted | null = null;
 
@@ -49,7 +54,7 @@ export class PictureLoop {
         if (wanted.window.width <= 0 || wanted.window.height <= 0) {
             return;
         }
-        if (wanted.moving && this.onItsWay > 0) {
+        if (wanted.moving && this.onTheirWay >= MOST_ON_THEIR_WAY) {
             this.waiting = wanted;
             return;
         }
@@ -64,7 +69,7 @@ export class PictureLoop {
     private async send(wanted: Wanted): Promise<void> {
         const number = ++this.number;
         const started = performance.now();
-        this.onItsWay++;
+        this.onTheirWay++;
         try {
             const { x, y, width, height } = wanted.window;
             const reply = await api.picture(this.sceneId, {
@@ -81,19 +86,19 @@ export class PictureLoop {
             if (reply && number > this.shown && !this.stopped) {
                 this.shown = number;
                 const image = new ImageData(reply.pixels, reply.head.columns, reply.head.rows);
-                this.onShown({ image, window: wanted.window, head: reply.head, draft: wanted.moving, since: wanted.since });
+                this.onShown({ image, window: wanted.window, head: reply.head, draft: wanted.moving, revision: wanted.revision, since: wanted.since });
             }
         } catch (error) {
             if (!this.stopped) {
                 this.onFailed(error);
             }
         } finally {
-            this.onItsWay--;
+            this.onTheirWay--;
         }
         if (wanted.moving) {
             this.adjust(performance.now() - started);
         }
-        if (this.waiting && this.onItsWay === 0 && !this.stopped) {
+        if (this.waiting && !this.stopped) {
             const next = this.waiting;
             this.waiting = null;
             void this.send(next);

@@ -37,7 +37,7 @@ test('dense screens get their pixels as far as it is worth it', () => {
 afterEach(() => vi.restoreAllMocks());
 
 function wanted(more: Partial<Wanted> = {}): Wanted {
-    return { window: { x: 0, y: 0, width: 8, height: 4 }, scale: 1, draftScale: 0.5, changes: {}, below: null, solo: [], before: false, moving: true, since: 0, ...more };
+    return { window: { x: 0, y: 0, width: 8, height: 4 }, scale: 1, draftScale: 0.5, changes: {}, below: null, solo: [], before: false, moving: true, revision: 1, since: 0, ...more };
 }
 
 /** A server whose answers come when we say so. */
@@ -59,18 +59,19 @@ function slowServer() {
 
 const moment = () => new Promise((done) => setTimeout(done));
 
-test('one draft is on its way at a time, and the newest wish follows it', async () => {
+test('two drafts are on their way at most, and the newest wish follows them', async () => {
     const answers = slowServer();
     const shown: Shown[] = [];
     const loop = new PictureLoop('x', (next) => shown.push(next), () => undefined);
-    [1, 2, 3, 4].forEach((since) => loop.want(wanted({ since })));
-    expect(answers).toHaveLength(1);
+    [1, 2, 3, 4, 5].forEach((since) => loop.want(wanted({ since })));
+    expect(answers).toHaveLength(2);
     answers[0]?.answer();
     await moment();
-    expect(answers).toHaveLength(2);
+    expect(answers).toHaveLength(3);
     answers[1]?.answer();
+    answers[2]?.answer();
     await moment();
-    expect(shown.map((next) => next.since)).toEqual([1, 4]);
+    expect(shown.map((next) => next.since)).toEqual([1, 2, 5]);
 });
 
 test('an older picture never comes after a newer one', async () => {
@@ -92,8 +93,8 @@ test('a failure is told and does not stop what follows', async () => {
     const failed: unknown[] = [];
     const loop = new PictureLoop('x', () => undefined, (error) => failed.push(error));
     loop.want(wanted());
-    loop.want(wanted());
     await moment();
+    loop.want(wanted());
     await moment();
     expect(failed).toHaveLength(1);
     expect(api.picture).toHaveBeenCalledTimes(2);

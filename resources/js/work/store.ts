@@ -26,6 +26,8 @@ type Work = {
     movedAt: number;
     /** The core's lines of strips that are being changed, as the last draft brought them. */
     outlines: Record<string, Outlines>;
+    /** The revision of the scene whose picture at rest is shown. */
+    shownRevision: number;
     solo: string[];
     before: boolean;
     clean: boolean;
@@ -43,6 +45,7 @@ const fresh: Work = {
     moving: false,
     movedAt: 0,
     outlines: {},
+    shownRevision: 0,
     solo: [],
     before: false,
     clean: false,

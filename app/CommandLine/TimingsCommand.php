@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\CommandLine;
+
+use App\CommandLine\Timings\BrowserTimings;
+use App\CommandLine\Timings\SceneTimings;
+use App\CommandLine\Timings\StackTimings;
+
+/** aumbrel timings [--no-browser] [--export]: what the engine and the interface take on this machine, as JSON. */
+final class TimingsCommand implements Command
+{
+    public function run(array $words): void
+    {
+        $arguments = Arguments::read($words, [], ['no-browser', 'export']);
+        $timings = [
+            'fusedStack' => (new StackTimings)->measure(),
+            'scene' => (new SceneTimings)->measure(),
+            ...($arguments->has('export') ? ['export' => (new SceneTimings)->export()] : []),
+            ...($arguments->has('no-browser') ? [] : ['browser' => (new BrowserTimings)->measure()]),
+        ];
+        echo json_encode($timings, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), "\n";
+    }
+}

@@ -11,7 +11,9 @@ use Aumbrel\Core\Scene\Scene as Document;
 /** Stores a scene file with the pictures that lie beside it. */
 final readonly class SceneImport
 {
-    public function __construct(private SceneStore $store, private PictureLibrary $library) {}
+    public function __construct(private SceneStore $store, private PictureLibrary $library)
+    {
+    }
 
     public function fromFile(string $file): Scene
     {

@@ -61,7 +61,7 @@ final class StackTimings
         ];
     }
 
-    /** @param list<string> $modes */
+    /** @param  list<string>  $modes */
     private static function scene(array $modes): Scene
     {
         $strips = [['id' => 'below', 'kind' => 'plate', 'values' => ['picture' => 'boardwalk.jpg']]];

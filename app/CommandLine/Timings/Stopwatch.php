@@ -39,7 +39,7 @@ final class Stopwatch
         return array_map(self::median(...), $times);
     }
 
-    /** @param list<float> $times */
+    /** @param  list<float>  $times */
     public static function median(array $times): float
     {
         sort($times);

@@ -5,17 +5,19 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Catalogue;
+use App\SceneSchema;
 use Illuminate\Console\Command;
 
 final class WriteCatalogue extends Command
 {
     protected $signature = 'aumbrel:catalogue';
 
-    protected $description = 'Writes the kinds of strips and masks, their values and the modes for the interface';
+    protected $description = 'Writes what the interface and the schema of the scene file take from the core';
 
     public function handle(): int
     {
         file_put_contents(Catalogue::path(), Catalogue::text());
+        file_put_contents(SceneSchema::path(), SceneSchema::text());
 
         return self::SUCCESS;
     }

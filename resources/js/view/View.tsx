@@ -164,6 +164,8 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
     const solo = useWork((state) => state.solo);
     const before = useWork((state) => state.before);
     const loop = useRef<PictureLoop | null>(null);
+    /** What the last picture at rest was asked of. */
+    const asked = useRef<string | null>(null);
 
     useEffect(() => {
         loop.current = new PictureLoop(
@@ -190,10 +192,17 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
         if (view.width === 0) {
             return;
         }
-        const density = globalThis.devicePixelRatio || 1;
+        const scale = restScale(lens, window, globalThis.devicePixelRatio || 1);
+        // writing a change down does not change the picture
+        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0 })), scene.white, window, scale, solo, before, attempt]);
+        if (content !== null && content === asked.current) {
+            useWork.setState({ shownRevision: scene.revision });
+            return;
+        }
+        asked.current = content;
         loop.current?.want({
             window,
-            scale: restScale(lens, window, density),
+            scale,
             draftScale: lens.zoom / 2,
             changes: pending,
             below: useWork.getState().chosen,

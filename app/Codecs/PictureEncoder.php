@@ -75,6 +75,7 @@ final class PictureEncoder
     {
         $image->setImageBackgroundColor(self::GROUND);
         $image->setImageAlphaChannel(Imagick::ALPHACHANNEL_REMOVE);
+        $image->setFormat('jpeg');
         $image->setImageFormat('jpeg');
         $image->setImageCompressionQuality($quality);
         $image->setSamplingFactors(['1x1']);
@@ -82,6 +83,7 @@ final class PictureEncoder
 
     private function makePng(Imagick $image, int $bits): void
     {
+        $image->setFormat('png');
         $image->setImageFormat('png');
         $image->setOption('png:bit-depth', (string) $bits);
         $image->setOption('png:compression-level', '4');

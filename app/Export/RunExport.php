@@ -89,7 +89,7 @@ final class RunExport implements ShouldQueue
             }
         }
         if (! $process->isSuccessful()) {
-            throw new RuntimeException(trim($process->getErrorOutput()) ?: 'The export stopped unexpectedly. Try it again.');
+            throw new RuntimeException(preg_replace('/^aumbrel: /', '', trim($process->getErrorOutput())) ?: 'The export stopped unexpectedly. Try it again.');
         }
         $result = json_decode((string) strrchr("\n".trim($process->getOutput()), "\n"), true);
         Export::query()->whereKey($export->id)->where('state', Export::RUNNING)->update([

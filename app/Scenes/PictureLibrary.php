@@ -26,27 +26,40 @@ final readonly class PictureLibrary
     {
         $format = $this->decoder->check($path, $name);
         $id = (string) hash_file('sha256', $path);
-        $known = Picture::query()->find($id);
-        if ($known !== null && is_file($this->path($id).'/picture.json')) {
-            return $known;
+        if (! is_file($this->path($id).'/picture.json')) {
+            $this->unpack($path, $name, $this->path($id));
         }
-        $aside = $this->path($id).'.'.bin2hex(random_bytes(6));
-        try {
-            $this->decoder->decode($path, $name, $aside);
-            if (! copy($path, "{$aside}/original")) {
-                throw new RuntimeException('cannot keep the picture file: is the disk full?');
-            }
-            if (! @rename($aside, $this->path($id)) && ! is_file($this->path($id).'/picture.json')) {
-                throw new RuntimeException('cannot keep the picture: is the disk full?');
-            }
-        } finally {
-            PictureDecoder::discard($aside);
+        if (! is_file($this->path($id).'/original')) {
+            $this->keep($path, $this->path($id).'/original');
         }
         $packed = PackedPicture::open($this->path($id));
 
         return Picture::query()->updateOrCreate(['id' => $id], [
             'width' => $packed->width(), 'height' => $packed->height(), 'bits' => $packed->bits(), 'opaque' => $packed->opaque(), 'format' => $format,
         ]);
+    }
+
+    /** @throws UnreadablePicture */
+    private function unpack(string $path, string $name, string $folder): void
+    {
+        $aside = $folder.'.'.bin2hex(random_bytes(6));
+        try {
+            $this->decoder->decode($path, $name, $aside);
+            if (! @rename($aside, $folder) && ! is_file("{$folder}/picture.json")) {
+                throw new RuntimeException('cannot keep the picture: is the disk full?');
+            }
+        } finally {
+            PictureDecoder::discard($aside);
+        }
+    }
+
+    private function keep(string $path, string $original): void
+    {
+        $aside = $original.'.'.bin2hex(random_bytes(6));
+        if (! @copy($path, $aside) || ! @rename($aside, $original)) {
+            @unlink($aside);
+            throw new RuntimeException('cannot keep the picture file: is the disk full?');
+        }
     }
 
     /** The folder of a picture's packed rows and its file. */

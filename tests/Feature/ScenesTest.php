@@ -29,7 +29,8 @@ it('makes a scene of a picture, with the picture as its backdrop', function (): 
     expect($scene['width'])->toBe(64)->and($scene['height'])->toBe(40)->and($scene['strips'])->toHaveCount(1)
         ->and($scene['strips'][0]['kind'])->toBe('plate')->and($scene['title'])->toBe('Marsh at dusk')->and($scene['undo'])->toBeNull();
     $this->getJson('/api/scenes')->assertOk()->assertJsonPath('scenes.0.id', $scene['id']);
-    $this->get("/api/scenes/{$scene['id']}/thumbnail")->assertOk()->assertHeader('Content-Type', 'image/jpeg');
+    $thumbnail = $this->get("/api/scenes/{$scene['id']}/thumbnail")->assertOk()->assertHeader('Content-Type', 'image/jpeg')->getContent();
+    expect(array_slice(getimagesizefromstring($thumbnail), 0, 3))->toBe([64, 40, IMAGETYPE_JPEG]);
 });
 
 it('takes JPEG too, upright', function (): void {

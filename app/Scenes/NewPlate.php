@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Scenes;
 
 use App\Codecs\UnreadablePicture;
-use App\Http\Controllers\Upload;
 use App\Models\Scene;
 use Illuminate\Support\Str;
 
@@ -19,10 +18,10 @@ final readonly class NewPlate
     }
 
     /** @throws UnreadablePicture */
-    public function fromUpload(Scene $scene, Upload $upload, float $x, float $y): Scene
+    public function of(Scene $scene, IncomingPicture $file, float $x, float $y): Scene
     {
-        $picture = $this->library->take($upload->path, $upload->name);
-        $name = NewScene::fileName($upload->name, $picture);
+        $picture = $this->library->take($file->path, $file->name);
+        $name = $file->fileName($picture);
         $known = $this->store->pictures($scene);
         if (isset($known[$name]) && $known[$name]->id !== $picture->id) {
             $name = Str::beforeLast($name, '.').'-'.substr($picture->id, 0, 6).'.'.Str::afterLast($name, '.');
@@ -32,7 +31,7 @@ final readonly class NewPlate
         $pivot = [$picture->width / 2, $picture->height / 2];
 
         return $this->store->edit($scene->id, 'Add plate', static fn (FlatScene $flat): FlatScene => StripEdits::insert($flat, [
-            'id' => StripEdits::newId(), 'kind' => 'plate', 'name' => StripEdits::freeName($flat, $upload->title()),
+            'id' => StripEdits::newId(), 'kind' => 'plate', 'name' => StripEdits::freeName($flat, $file->title()),
             // at full size the picture's own pixels fall on the scene's
             'values' => ['picture' => $name, 'place' => $fits < 1 ? [$x, $y] : [round($x - $pivot[0]) + $pivot[0], round($y - $pivot[1]) + $pivot[1]], 'pivot' => $pivot, 'scale' => max(0.005, $fits)],
         ], null));

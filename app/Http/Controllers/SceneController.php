@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Upload;
 use App\Models\Scene;
 use App\Scenes\FlatScene;
 use App\Scenes\NewScene;
@@ -27,7 +28,7 @@ final class SceneController
 
     public function store(Request $request, NewScene $new): JsonResponse
     {
-        return new JsonResponse($this->state->of($new->fromUpload(Upload::of($request))), 201);
+        return new JsonResponse($this->state->of($new->of(Upload::of($request))), 201);
     }
 
     public function show(Scene $scene): JsonResponse

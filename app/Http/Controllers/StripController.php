@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\AddStrip;
 use App\Http\Requests\ChangeStrip;
+use App\Http\Upload;
 use App\Models\Scene;
 use App\Scenes\FlatScene;
 use App\Scenes\NewPlate;
@@ -34,7 +35,7 @@ final class StripController
     {
         /** @var array{x?: numeric-string, y?: numeric-string} $place */
         $place = $request->validate(['x' => 'sometimes|numeric|between:-1000000,1000000', 'y' => 'sometimes|numeric|between:-1000000,1000000']);
-        $changed = $new->fromUpload($scene, Upload::of($request), (float) ($place['x'] ?? $scene->width / 2), (float) ($place['y'] ?? $scene->height / 2));
+        $changed = $new->of($scene, Upload::of($request), (float) ($place['x'] ?? $scene->width / 2), (float) ($place['y'] ?? $scene->height / 2));
 
         return new JsonResponse($this->state->of($changed), 201);
     }

@@ -26,6 +26,17 @@ final readonly class Layer
     ) {
     }
 
+    /** The branches that a kernel of this mode has for each channel; what they may lead to is compiled path by path. */
+    public static function branches(BlendMode $mode): int
+    {
+        return match ($mode) {
+            BlendMode::Normal, BlendMode::Multiply, BlendMode::Screen, BlendMode::Exclusion => 0,
+            BlendMode::Overlay, BlendMode::HardLight, BlendMode::Darken, BlendMode::Lighten, BlendMode::Difference, BlendMode::Kindle => 1,
+            BlendMode::Add, BlendMode::ColorDodge, BlendMode::ColorBurn, BlendMode::SoftLight => 2,
+            default => 4,
+        };
+    }
+
     /** Whether the three channels can be mixed one after the other. */
     public function isSeparable(bool $opaque): bool
     {

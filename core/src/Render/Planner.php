@@ -14,10 +14,8 @@ use Aumbrel\Core\Light\Light;
 use Aumbrel\Core\Light\SoftShape;
 use Aumbrel\Core\Plate\PictureShelf;
 use Aumbrel\Core\Plate\Plate;
-use Aumbrel\Core\Plate\PlatePlane;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
-use LogicException;
 
 /**
  * Turns a stack of strips into a plan for one window: which kernels run over each row, in which order.
@@ -51,8 +49,7 @@ final class Planner
 
     private int $waitingBranches = 0;
 
-    /** @var array<string, PlatePlane> by strip */
-    private array $plates = [];
+    private readonly Plates $plates;
 
     /** @var array<string, string> the line that says how much of a plate is uncovered, by strip */
     private array $uncovered = [];
@@ -75,10 +72,11 @@ final class Planner
         private readonly Inliner $inliner,
         private readonly Scene $scene,
         private readonly Window $window,
-        private readonly PictureShelf $shelf,
+        PictureShelf $shelf,
         private readonly array $tapped = [],
         private readonly ?string $below = null,
     ) {
+        $this->plates = new Plates($scene, $window, $shelf);
     }
 
     /**
@@ -134,7 +132,7 @@ final class Planner
         $first = $strips[0] ?? null;
         $this->opaque = $first !== null && $first->kind instanceof Plate && $first->mode === BlendMode::Normal
             && $first->amount >= 1 && ! $first->muted && $first->activeMasks() === [] && $first->confinedTo === null
-            && $this->plate($first)->opaque;
+            && $this->plates->of($first)->opaque;
     }
 
     private function startUncovered(): void
@@ -147,7 +145,7 @@ final class Planner
             $this->uncovered[$id] = 'uncovered'.count($this->uncovered);
             $kernel = $this->writer();
             $kernel->loop();
-            $kernel->line("{$kernel->stored($this->uncovered[$id])} = {$this->plateAlpha($kernel, $this->plateOf($id))};");
+            $kernel->line("{$kernel->stored($this->uncovered[$id])} = {$this->plates->alpha($kernel, $this->plates->named($id))};");
             $this->add($kernel);
         }
     }
@@ -208,7 +206,7 @@ final class Planner
     {
         $kernel = $this->writer();
         $kernel->loop();
-        foreach ($this->plateColour($kernel, $this->plate($strip)) as $at => $colour) {
+        foreach ($this->plates->colour($kernel, $this->plates->of($strip)) as $at => $colour) {
             $kernel->line("{$kernel->stored('rgb'[$at])} = {$colour};");
         }
         $this->add($kernel);
@@ -217,11 +215,11 @@ final class Planner
     private function plateStrip(Strip $strip, int $run): void
     {
         $this->space($strip->mode, $run);
-        $plane = $this->plate($strip);
+        $plane = $this->plates->of($strip);
         $below = array_filter($this->uncovered, fn (string $id): bool => $id !== $strip->id && $this->isBelow($id, $strip->id), ARRAY_FILTER_USE_KEY);
         if ($plane->opaque && $below === [] && $this->isPlain($strip) && $this->mayWait($strip->mode)) {
-            $this->wait($strip->mode, $this->branches($strip->mode), fn (KernelWriter $kernel): Layer => $this->pictureLayer(
-                $kernel, $strip, $kernel->number($strip->amount), false, $this->plateColour($kernel, $plane),
+            $this->wait($strip->mode, Layer::branches($strip->mode), fn (KernelWriter $kernel): Layer => $this->pictureLayer(
+                $kernel, $strip, $kernel->number($strip->amount), false, $this->plates->colour($kernel, $plane),
             ));
 
             return;
@@ -230,7 +228,7 @@ final class Planner
         $coverage = new Coverage($kernel);
         $coverage->begin();
         $cover = $kernel->variable('cover');
-        $kernel->line("{$cover} = {$this->plateAlpha($kernel, $plane)} * {$kernel->number($strip->amount)};");
+        $kernel->line("{$cover} = {$this->plates->alpha($kernel, $plane)} * {$kernel->number($strip->amount)};");
         $kernel->line("if ({$cover} > 0.0) {");
         $coverage->masks($strip, $cover, $this->confinement($kernel, $strip));
         foreach ($below as $line) {
@@ -238,7 +236,7 @@ final class Planner
         }
         $kernel->line('}');
         $line = $coverage->keep($cover);
-        $this->mixOne($kernel, $this->pictureLayer($kernel, $strip, $line, true, $this->plateColour($kernel, $plane)), $plane);
+        $this->mixOne($kernel, $this->pictureLayer($kernel, $strip, $line, true, $this->plates->colour($kernel, $plane)), $plane);
     }
 
     private function fill(Strip $strip, Fill $fill, int $run): void
@@ -248,7 +246,7 @@ final class Planner
             $kernel->number($fill->colour->red), $kernel->number($fill->colour->green), $kernel->number($fill->colour->blue),
         ];
         if ($this->isPlain($strip) && $this->mayWait($strip->mode)) {
-            $this->wait($strip->mode, $this->branches($strip->mode), fn (KernelWriter $kernel): Layer => $this->pictureLayer(
+            $this->wait($strip->mode, Layer::branches($strip->mode), fn (KernelWriter $kernel): Layer => $this->pictureLayer(
                 $kernel, $strip, $kernel->number($strip->amount), false, $colour($kernel),
             ));
 
@@ -331,8 +329,8 @@ final class Planner
         if ($strip->kind instanceof Plate) {
             $kernel = $this->writer();
             $kernel->loop();
-            $plane = $this->plate($strip);
-            (new Output($kernel))->pixel($line, $this->plateColour($kernel, $plane), $this->plateAlpha($kernel, $plane), $this->bits, false);
+            $plane = $this->plates->of($strip);
+            (new Output($kernel))->pixel($line, $this->plates->colour($kernel, $plane), $this->plates->alpha($kernel, $plane), $this->bits, false);
             $this->mixWaiting();
             $this->add($kernel);
             if (! $strip->muted) {
@@ -402,16 +400,6 @@ final class Planner
     private function mayWait(BlendMode $mode): bool
     {
         return $this->opaque && ! $mode->readsWholeColour();
-    }
-
-    private function branches(BlendMode $mode): int
-    {
-        return match ($mode) {
-            BlendMode::Normal, BlendMode::Multiply, BlendMode::Screen, BlendMode::Exclusion => 0,
-            BlendMode::Overlay, BlendMode::HardLight, BlendMode::Darken, BlendMode::Lighten, BlendMode::Difference, BlendMode::Kindle => 1,
-            BlendMode::Add, BlendMode::ColorDodge, BlendMode::ColorBurn, BlendMode::SoftLight => 2,
-            default => 4,
-        };
     }
 
     /** @param  callable(KernelWriter): Layer  $layer */
@@ -488,47 +476,6 @@ final class Planner
     private function writer(): KernelWriter
     {
         return new KernelWriter($this->inliner);
-    }
-
-    /** The plate as this window sees it. */
-    private function plate(Strip $strip): PlatePlane
-    {
-        if (! $strip->kind instanceof Plate) {
-            throw new LogicException("{$strip->id} is no plate");
-        }
-
-        return $this->plates[$strip->id] ??= new PlatePlane($this->shelf->picture($strip->kind->picture), $strip->kind->placement, $this->window);
-    }
-
-    private function plateOf(string $id): PlatePlane
-    {
-        return $this->plate($this->scene->find($id) ?? throw new LogicException("no strip {$id}"));
-    }
-
-    private function plateAlpha(KernelWriter $kernel, PlatePlane $plane): string
-    {
-        if ($plane->opaque) {
-            return '1.0';
-        }
-        $pixels = $kernel->plane($plane->key(), $plane);
-
-        return $plane->bits === 16
-            ? sprintf('(%s[$i] >> 48 & 65535) * %.17e', $pixels, 1 / 65535)
-            : sprintf('(%s[$i] >> 24 & 255) * %.17e', $pixels, 1 / 255);
-    }
-
-    /** @return array{string, string, string} expressions of a plate's encoded colour */
-    private function plateColour(KernelWriter $kernel, PlatePlane $plane): array
-    {
-        $pixels = $kernel->plane($plane->key(), $plane);
-        [$wide, $narrow, $mask] = $plane->bits === 16 ? [32, 16, 65535] : [16, 8, 255];
-        $unit = sprintf('%.17e', 1 / $mask);
-
-        return [
-            "({$pixels}[\$i] >> {$wide} & {$mask}) * {$unit}",
-            "({$pixels}[\$i] >> {$narrow} & {$mask}) * {$unit}",
-            "({$pixels}[\$i] & {$mask}) * {$unit}",
-        ];
     }
 
     private function isBelow(string $lower, string $upper): bool

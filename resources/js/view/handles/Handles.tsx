@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Mask, Outlines, Scene, Strip } from '../../api/types';
+import type { Scene } from '../../api/types';
 import type { Gestures } from '../../work/gestures';
 import { everyStrip } from '../../work/strips';
 import { useWork } from '../../work/store';
@@ -8,10 +8,7 @@ import { LinearHandles } from './LinearHandles';
 import { PlateHandles } from './PlateHandles';
 import { RadialHandles } from './RadialHandles';
 import { SpotHandles } from './SpotHandles';
-
-export type StripHandleProps = { scene: Scene; strip: Strip; outlines: Outlines; lens: Lens; gestures: Gestures };
-
-export type MaskHandleProps = StripHandleProps & { mask: Mask };
+import type { MaskHandleProps, StripHandleProps } from './types';
 
 /** The handles of each kind of strip and of mask; a kind without any needs no line. */
 const ofStrips: Record<string, (props: StripHandleProps) => ReactNode> = { spot: SpotHandles, plate: PlateHandles };

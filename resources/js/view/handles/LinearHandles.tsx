@@ -1,7 +1,7 @@
 import type { Point, Stop, StripChange, Value, Values } from '../../api/types';
 import { clamp, pointOf } from '../../work/strips';
 import { startDrag, type Held } from './drag';
-import type { MaskHandleProps } from './Handles';
+import type { MaskHandleProps } from './types';
 import { Grip, GrabLine, Line } from './parts';
 
 export function stopsOf(value: Value | undefined): Stop[] {

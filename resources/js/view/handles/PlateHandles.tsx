@@ -2,7 +2,7 @@ import type { Point, StripChange, Values } from '../../api/types';
 import { clamp, numberOf, pointOf } from '../../work/strips';
 import { toView } from '../camera';
 import { startDrag, type Held } from './drag';
-import type { StripHandleProps } from './Handles';
+import type { StripHandleProps } from './types';
 import { Grip, Line } from './parts';
 
 /** Corners scale about the pivot, the outer handle turns about it, inside the frame the plate moves. */

@@ -1,7 +1,7 @@
 import type { Point, StripChange, Values } from '../../api/types';
 import { clamp, numberOf, pointOf } from '../../work/strips';
 import { startDrag } from './drag';
-import type { MaskHandleProps } from './Handles';
+import type { MaskHandleProps } from './types';
 import { Grip, Line } from './parts';
 
 /** Centre, both radii (the first one turns) and the inner radius of a radial mask. */

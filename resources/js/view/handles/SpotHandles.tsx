@@ -1,7 +1,7 @@
 import type { Point, StripChange, Values } from '../../api/types';
 import { clamp, numberOf, pointOf } from '../../work/strips';
 import { startDrag } from './drag';
-import type { StripHandleProps } from './Handles';
+import type { StripHandleProps } from './types';
 import { Grip, GrabLine, Line, Tag } from './parts';
 
 const RATIO = { least: 1.05, most: 3 };

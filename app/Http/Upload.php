@@ -2,21 +2,18 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Controllers;
+namespace App\Http;
 
 use App\Codecs\UnreadablePicture;
+use App\Scenes\IncomingPicture;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 
 /** The one picture file of a request. */
-final readonly class Upload
+final class Upload
 {
-    private function __construct(public string $path, public string $name)
-    {
-    }
-
     /** @throws UnreadablePicture when none came in whole */
-    public static function of(Request $request): self
+    public static function of(Request $request): IncomingPicture
     {
         $file = $request->file('file');
         if (! $file instanceof UploadedFile) {
@@ -28,14 +25,6 @@ final readonly class Upload
             throw new UnreadablePicture("{$name} was not taken: {$reason}.");
         }
 
-        return new self($file->getPathname(), $name === '' ? 'picture' : $name);
-    }
-
-    /** The name without its ending, for titles. */
-    public function title(): string
-    {
-        $stem = trim(str_replace(['_', '-'], ' ', pathinfo($this->name, PATHINFO_FILENAME)));
-
-        return $stem === '' ? 'Untitled' : mb_strtoupper(mb_substr($stem, 0, 1)).mb_substr($stem, 1, 79);
+        return new IncomingPicture($file->getPathname(), $name === '' ? 'picture' : $name);
     }
 }

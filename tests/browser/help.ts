@@ -53,6 +53,7 @@ export async function drop(page: Page, target: Locator, name: string, type: stri
 
 /** A new scene from a picture that is dropped on the scenes wall; gives its id. */
 export async function newScene(page: Page, bytes: Buffer, name = 'quay.png'): Promise<string> {
+    await watch(page);
     await page.goto('/');
     await drop(page, page.locator('main'), name, 'image/png', bytes);
     await page.waitForURL(/\/scenes\//);
@@ -67,11 +68,28 @@ export async function addSpot(page: Page): Promise<void> {
     await settled(page);
 }
 
-/** Waits until nothing is asked for any more and the picture at rest is shown. */
+/** Counts what is asked of the server, so that tests can wait for the end of it. */
+export async function watch(page: Page): Promise<void> {
+    await page.addInitScript(() => {
+        const traffic = { open: 0, last: 0 };
+        const plain = window.fetch.bind(window);
+        window.fetch = (...words) => {
+            traffic.open++;
+            return plain(...words).finally(() => {
+                traffic.open--;
+                traffic.last = performance.now();
+            });
+        };
+        Object.assign(window, { traffic });
+    });
+}
+
+/** Waits until nothing has been asked for a while and a picture at rest is shown. */
 export async function settled(page: Page): Promise<void> {
-    await page.waitForLoadState('networkidle');
-    await page.waitForFunction(() => performance.getEntriesByName('aumbrel settled').length > 0);
-    await page.waitForTimeout(80);
+    await page.waitForFunction(() => {
+        const { traffic } = window as unknown as { traffic: { open: number; last: number } };
+        return traffic.open === 0 && performance.now() - traffic.last > 150 && performance.getEntriesByName('aumbrel settled').length > 0;
+    });
 }
 
 /** Drags a handle by so many pixels, in steps. */

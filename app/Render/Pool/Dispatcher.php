@@ -21,7 +21,7 @@ final class Dispatcher
     /** @var resource */
     private $door;
 
-    /** @var array<int, array{stream: resource, buffer: string, ticket: array{priority: int, view: string, number: int}|null}> */
+    /** @var array<int, array{stream: resource, buffer: string, ticket: array{priority: int, view: string, number: int, band: int|null}|null}> */
     private array $callers = [];
 
     /**
@@ -31,10 +31,10 @@ final class Dispatcher
      */
     private array $unsent = [];
 
-    /** @var array<int, array{stream: resource, pid: int, buffer: string, caller: int|null}> */
+    /** @var array<int, array{stream: resource, pid: int, seat: int, buffer: string, caller: int|null}> */
     private array $workers = [];
 
-    /** @var array<int, array{priority: int, view: string, number: int, payload: string, order: int}> by caller */
+    /** @var array<int, array{priority: int, view: string, number: int, band: int|null, payload: string, order: int}> by caller */
     private array $queue = [];
 
     /** @var array<string, int> the highest number seen, by view */
@@ -52,8 +52,8 @@ final class Dispatcher
     public function run(): void
     {
         $this->open();
-        for ($k = 0; $k < $this->processes; $k++) {
-            $this->hire();
+        for ($seat = 0; $seat < $this->processes; $seat++) {
+            $this->hire($seat);
         }
         pcntl_async_signals(true);
         $stop = function (): void {
@@ -81,7 +81,7 @@ final class Dispatcher
         stream_set_blocking($this->door, false);
     }
 
-    private function hire(): void
+    private function hire(int $seat): void
     {
         $pair = stream_socket_pair(STREAM_PF_UNIX, STREAM_SOCK_STREAM, 0);
         $pid = $pair === false ? -1 : pcntl_fork();
@@ -99,7 +99,7 @@ final class Dispatcher
         }
         fclose($pair[1]);
         stream_set_blocking($pair[0], false);
-        $this->workers[(int) $pair[0]] = ['stream' => $pair[0], 'pid' => $pid, 'buffer' => '', 'caller' => null];
+        $this->workers[(int) $pair[0]] = ['stream' => $pair[0], 'pid' => $pid, 'seat' => $seat, 'buffer' => '', 'caller' => null];
     }
 
     /**
@@ -185,11 +185,11 @@ final class Dispatcher
 
                 return;
             }
-            $this->callers[$id]['ticket'] = ['priority' => $read['priority'], 'view' => $read['view'], 'number' => $read['number']];
+            $this->callers[$id]['ticket'] = ['priority' => $read['priority'], 'view' => $read['view'], 'number' => $read['number'], 'band' => is_int($read['band'] ?? null) ? $read['band'] : null];
         }
     }
 
-    /** @param  array{priority: int, view: string, number: int}  $ticket */
+    /** @param  array{priority: int, view: string, number: int, band: int|null}  $ticket */
     private function enqueue(int $id, array $ticket, string $payload): void
     {
         $this->newest[$ticket['view']] = max($ticket['number'], $this->newest[$ticket['view']] ?? 0);
@@ -221,7 +221,7 @@ final class Dispatcher
 
     private function replace(int $id): void
     {
-        $caller = $this->workers[$id]['caller'];
+        ['caller' => $caller, 'seat' => $seat] = $this->workers[$id];
         posix_kill($this->workers[$id]['pid'], SIGKILL);
         pcntl_waitpid($this->workers[$id]['pid'], $status);
         fwrite(STDERR, "a render process ended (status {$status}) and is replaced\n");
@@ -230,7 +230,7 @@ final class Dispatcher
         if ($caller !== null) {
             $this->reply($caller, Answer::Lost->value);
         }
-        $this->hire();
+        $this->hire($seat);
     }
 
     private function assign(): void
@@ -244,7 +244,8 @@ final class Dispatcher
                 continue;
             }
             foreach ($this->workers as $id => $worker) {
-                if ($worker['caller'] === null) {
+                // a band goes where the same band went before: there lies what it was made of
+                if ($worker['caller'] === null && ($entry['band'] === null || $worker['seat'] === $entry['band'] % $this->processes)) {
                     unset($this->queue[$caller]);
                     $this->workers[$id]['caller'] = $caller;
                     if (! Frame::send($worker['stream'], $entry['payload'])) {

@@ -27,13 +27,13 @@ final readonly class PoolClient
     public function ask(array $bands, Priority $priority, string $view, int $number): PaintedReply|Dropped|null
     {
         $streams = [];
-        foreach ($bands as $band) {
+        foreach ($bands as $at => $band) {
             $stream = @stream_socket_client("unix://{$this->socket}", $code, $problem, 1);
             if ($stream === false) {
                 return null;
             }
             stream_set_timeout($stream, self::PATIENCE);
-            $ticket = json_encode(['priority' => $priority->value, 'view' => $view, 'number' => $number], JSON_THROW_ON_ERROR);
+            $ticket = json_encode(['priority' => $priority->value, 'view' => $view, 'number' => $number, 'band' => count($bands) > 1 ? $at : null], JSON_THROW_ON_ERROR);
             if (! Frame::send($stream, $ticket) || ! Frame::send($stream, $band->toJson())) {
                 return null;
             }

@@ -8,7 +8,7 @@ namespace Aumbrel\Core\Light;
  * How a spot fades away from its axis: A(t) = exp(-ln 2 (t / tb)^n), tb half the beam angle (50 %), and n such that half
  * the field angle gives 10 %.
  */
-final readonly class AngularLaw
+final class AngularLaw
 {
     public const LEAST_RATIO = 1.05;
 
@@ -16,11 +16,16 @@ final readonly class AngularLaw
 
     private const INTERVALS = 2048;
 
+    private const MOST_TABLES = 40;
+
+    /** @var array<string, list<float>> calculated tables: a drag asks for the same ones again and again */
+    private static array $tables = [];
+
     /** Below this the light counts as gone. */
     private const GONE = 1e-6;
 
     /** @param  float  $beam and $field full angles in degrees, field / beam within 1.05..3 */
-    public function __construct(public float $beam, public float $field)
+    public function __construct(public readonly float $beam, public readonly float $field)
     {
     }
 
@@ -47,6 +52,17 @@ final readonly class AngularLaw
      * @return list<float>
      */
     public function table(): array
+    {
+        $key = "{$this->beam} {$this->field}";
+        if (! isset(self::$tables[$key])) {
+            self::$tables = [...array_slice(self::$tables, -self::MOST_TABLES, null, true), $key => $this->calculated()];
+        }
+
+        return self::$tables[$key];
+    }
+
+    /** @return list<float> */
+    private function calculated(): array
     {
         $end = self::turnOf($this->end());
         $table = [];

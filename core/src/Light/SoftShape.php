@@ -15,7 +15,7 @@ use Aumbrel\Core\Raster\Gaussian;
 final readonly class SoftShape
 {
     /** Lattice points to a sigma. */
-    private const POINTS = 6;
+    private const POINTS = 5;
 
     /** Scene pixels between lattice points. */
     public float $step;
@@ -64,7 +64,16 @@ final readonly class SoftShape
         $columns = $kernel->number($this->columns);
         $kernel->row("{$place} = (\$y - {$kernel->number($this->top)}) * {$kernel->number(1 / $this->step)}; {$part} = {$place} - (int) {$place};");
         $kernel->row("{$from} = (int) {$place} * (int) {$columns}; {$line} = [];");
-        $kernel->row("for (\$n = 0; \$n < {$columns}; \$n++, {$from}++) { {$line}[] = {$plane}[{$from}] + {$part} * ({$plane}[{$from} + (int) {$columns}] - {$plane}[{$from}]); }");
+        [$value, $low, $high] = array_map($kernel->variable(...), ['value', 'low', 'high']);
+        $kernel->row("{$low} = -1; {$high} = 0;");
+        $kernel->row("for (\$n = 0; \$n < {$columns}; \$n++, {$from}++) { {$value} = {$plane}[{$from}] + {$part} * ({$plane}[{$from} + (int) {$columns}] - {$plane}[{$from}]); {$line}[] = {$value};");
+        $kernel->row("if ({$value} > 1e-7) { if ({$low} < 0) { {$low} = \$n; } {$high} = \$n; } }");
+        // the row is worked on only where there is light
+        $perColumn = $kernel->number($this->step / $window->step());
+        $offset = $kernel->number(($this->left - $window->xOf(0)) / $window->step());
+        $kernel->row("if ({$low} < 0) { \$to = \$from; } else {");
+        $kernel->row("{$low} = (int) (({$low} - 1) * {$perColumn} + {$offset}); {$high} = (int) (({$high} + 1) * {$perColumn} + {$offset}) + 2;");
+        $kernel->row("if ({$low} > \$from) { \$from = {$low}; } if ({$high} < \$to) { \$to = {$high}; } }");
         $kernel->line("{$at} = {$entry}[\$c]; {$shape} = {$line}[{$at}]; {$shape} += {$share}[\$c] * ({$line}[{$at} + 1] - {$shape});");
         // what the filter leaves far outside is no light
         $kernel->line("if ({$shape} < 1e-7) { {$shape} = 0.0; }");

@@ -49,24 +49,28 @@ final class Gaussian
      */
     private static function direct(array $plane, int $columns, int $rows, float $sigma): array
     {
-        $radius = (int) ceil(4 * $sigma);
+        $radius = (int) ceil(self::REACH * $sigma);
         $weights = [];
         for ($k = 0; $k <= $radius; $k++) {
             $weights[] = exp(-$k * $k / (2 * $sigma * $sigma));
         }
         $sum = 2 * array_sum($weights) - $weights[0];
+        foreach ($weights as $k => $weight) {
+            $weights[$k] = $weight / $sum;
+        }
+        $middle = $weights[0];
         $blurred = [];
-        $last = $columns - 1;
         for ($row = 0; $row < $rows; $row++) {
-            $base = $row * $columns;
+            $line = array_slice($plane, $row * $columns, $columns);
+            // the borders are written out, so that the loops below have no branches
+            $line = [...array_fill(0, $radius, $line[0]), ...$line, ...array_fill(0, $radius, $line[$columns - 1])];
             for ($column = 0; $column < $columns; $column++) {
-                $value = $plane[$base + $column] * $weights[0];
+                $centre = $column + $radius;
+                $value = $middle * $line[$centre];
                 for ($k = 1; $k <= $radius; $k++) {
-                    $left = $column < $k ? 0 : $column - $k;
-                    $right = $column + $k > $last ? $last : $column + $k;
-                    $value += $weights[$k] * ($plane[$base + $left] + $plane[$base + $right]);
+                    $value += $weights[$k] * ($line[$centre - $k] + $line[$centre + $k]);
                 }
-                $blurred[] = $value / $sum;
+                $blurred[] = $value;
             }
         }
 

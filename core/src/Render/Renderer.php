@@ -91,16 +91,17 @@ final class Renderer
     /** @return array{int, array<string, string>} clipped pixels, and the packed bytes of each result */
     private function run(Plan $plan, Window $window, string $format): array
     {
-        $bytes = array_fill_keys($plan->results, '');
-        $clipped = $this->rows($plan, $window, static function (array $lines) use (&$bytes, $format): void {
-            foreach ($bytes as $result => $packed) {
+        // rows are joined at the end: a string that grows by a row at a time is copied again and again
+        $packed = array_fill_keys($plan->results, []);
+        $clipped = $this->rows($plan, $window, static function (array $lines) use (&$packed, $plan, $format): void {
+            foreach ($plan->results as $result) {
                 /** @var list<int> $pixels */
                 $pixels = $lines[$result];
-                $bytes[$result] .= pack($format, ...$pixels);
+                $packed[$result][] = pack($format, ...$pixels);
             }
         });
 
-        return [$clipped, $bytes];
+        return [$clipped, array_map(static fn (array $rows): string => implode('', $rows), $packed)];
     }
 
     /**

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import type { Scene } from '../api/types';
 import type { Gestures } from '../work/gestures';
 import { everyStrip } from '../work/strips';
@@ -15,18 +15,21 @@ export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     const list = useRef<HTMLDivElement>(null);
     const { carried, slot, ...carrying } = useCarry(list, (strip, places) => void gestures.move(strip, places));
 
-    function step(from: number, places: number, carries: boolean) {
-        const strip = strips[from];
-        if (carries && strip) {
-            void gestures.move(strip.id, places);
-            return;
-        }
-        const next = strips[from + places];
-        if (next) {
-            work.choose(next.id);
-            list.current?.querySelector<HTMLElement>(`[data-strip="${next.id}"]`)?.focus();
-        }
-    }
+    const step = useCallback(
+        (strip: string, places: number, carries: boolean) => {
+            if (carries) {
+                void gestures.move(strip, places);
+                return;
+            }
+            const cards = Array.from(list.current?.querySelectorAll<HTMLElement>('[data-strip]') ?? []);
+            const next = cards[cards.findIndex((card) => card.dataset.strip === strip) + places];
+            if (next) {
+                work.choose(next.dataset.strip ?? null);
+                next.focus();
+            }
+        },
+        [gestures],
+    );
 
     return (
         <section aria-label="Desk" className="flex h-[206px] shrink-0 items-center gap-2 bg-bar px-3">
@@ -35,7 +38,7 @@ export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
                     <div key={strip.id} className="relative flex" style={{ opacity: carried === strip.id ? 0.5 : 1 }}>
                         {slot === at && <span className="absolute inset-y-1 -left-[5px] w-[3px] rounded-full bg-ink" />}
                         <div className={strip.confinedTo ? 'mt-2.5' : ''}>
-                            <StripCard strip={strip} picture={pictures.get(strip.id)} gestures={gestures} onStep={(places, carries) => step(at, places, carries)} />
+                            <StripCard strip={strip} picture={pictures.get(strip.id)} gestures={gestures} onStep={step} />
                         </div>
                         {slot === strips.length && at === strips.length - 1 && <span className="absolute inset-y-1 -right-[5px] w-[3px] rounded-full bg-ink" />}
                     </div>

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import type { Strip } from '../api/types';
 import { linearModes } from '../generated/catalogue';
 import { hintOf } from '../ui/kelvin';
@@ -14,11 +14,11 @@ type Props = {
     picture: ImageData | undefined;
     gestures: Gestures;
     /** Moves the choice or the strip itself along the desk. */
-    onStep: (places: number, carries: boolean) => void;
+    onStep: (strip: string, places: number, carries: boolean) => void;
 };
 
 /** A strip on the desk: its contribution beside its fader, what it is called, solo and mute, and how it is mixed. */
-export function StripCard({ strip, picture, gestures, onStep }: Props) {
+export const StripCard = memo(function StripCard({ strip, picture, gestures, onStep }: Props) {
     const isChosen = useWork((state) => state.chosen === strip.id);
     const isSolo = useWork((state) => state.solo.includes(strip.id));
     const [renaming, setRenaming] = useState(false);
@@ -43,7 +43,7 @@ export function StripCard({ strip, picture, gestures, onStep }: Props) {
         const sideways = { ArrowLeft: -1, ArrowRight: 1 }[key];
         const upward = { ArrowUp: 1, ArrowDown: -1 }[key];
         if (sideways) {
-            onStep(sideways, altKey);
+            onStep(strip.id, sideways, altKey);
         } else if (upward) {
             gestures.nudge(strip.id, fade(faded(value, upward, scale, shiftKey)), 'Fade');
         } else if (key === 'Enter' || key === 'F2') {
@@ -122,7 +122,7 @@ export function StripCard({ strip, picture, gestures, onStep }: Props) {
             </div>
         </div>
     );
-}
+});
 
 function maskHint(kind: string): string {
     return kind === 'radial' ? 'radial-gradient(#eee, #222)' : 'linear-gradient(90deg, #222, #eee)';

@@ -44,6 +44,17 @@ it('looks at the scene before it was lit, and at one light alone', function (): 
     expect($one)->not->toBe($bare)->not->toBe(unframed(look($scene)->getContent())['pixels']);
 });
 
+it('looks at a mask alone, in grey', function (): void {
+    $scene = addSpot(aScene());
+    $scene = $this->postJson("/api/scenes/{$scene['id']}/strips/{$scene['strips'][1]['id']}/masks", ['kind' => 'linear', 'centre' => [32, 20], 'span' => 80])->json();
+    $mask = $scene['strips'][1]['masks'][0]['id'];
+    $pixels = unframed(look($scene, ['mask' => $mask])->assertOk()->getContent())['pixels'];
+    $at = fn (int $row): array => array_values(unpack('C3', substr($pixels, $row * 64 * 4, 3)));
+    // from 0 at the top to 40 at the bottom
+    expect($at(0))->toBe([252, 252, 252])->and($at(39))->toBe([3, 3, 3]);
+    look($scene, ['mask' => 'none'])->assertStatus(422)->assertJsonPath('field', 'mask');
+});
+
 it('gives the contribution of every strip', function (): void {
     $scene = addSpot(aScene());
     $reply = unframed($this->postJson("/api/scenes/{$scene['id']}/contributions")->assertOk()->getContent());

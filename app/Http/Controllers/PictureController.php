@@ -36,9 +36,8 @@ final class PictureController
         foreach ($request->changes() as $strip => $change) {
             $flat = StripEdits::change($flat, $strip, $change);
         }
-        $flat = $request->look()->at($flat);
         $painted = $this->renders->render(
-            $this->ask($scene, $flat, RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], $request->below()),
+            $this->ask($scene, $request->look()->at($flat), RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], $request->below()),
             $request->priority(), $request->string('view')->value(), $request->integer('number'),
         );
         if ($painted instanceof Dropped) {

@@ -31,6 +31,7 @@ final class LookAt extends FormRequest
             'solo' => 'sometimes|array|max:200',
             'solo.*' => 'string|max:40',
             'before' => 'sometimes|boolean',
+            'mask' => 'sometimes|nullable|string|max:40',
         ];
     }
 
@@ -72,7 +73,9 @@ final class LookAt extends FormRequest
         /** @var list<string> $solo */
         $solo = array_values($this->array('solo'));
 
-        return new Look($this->boolean('before'), $solo);
+        $mask = $this->input('mask');
+
+        return new Look($this->boolean('before'), $solo, is_string($mask) ? $mask : null);
     }
 
     public function priority(): Priority

@@ -79,6 +79,7 @@ export type Looked = {
     below: string | null;
     solo: string[];
     before: boolean;
+    mask: string | null;
 };
 
 export type PictureHead = { columns: number; rows: number; clipped: number; outlines: Record<string, Outlines> };

@@ -1,4 +1,4 @@
-import { Eye, EyeOff, Trash2 } from 'lucide-react';
+import { Contrast, Eye, EyeOff, Trash2 } from 'lucide-react';
 import type { Mask, MaskChange, Scene, Stop, Strip, Value } from '../api/types';
 import { joins, maskKinds } from '../generated/catalogue';
 import { stopsOf } from '../view/handles/LinearHandles';
@@ -35,6 +35,7 @@ export function MaskBench({ scene, strip, gestures }: { scene: Scene; strip: Str
 
 function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Scene; strip: Strip; mask: Mask; isFirst: boolean; isOpen: boolean; gestures: Gestures }) {
     const kind = maskKinds.find((other) => other.key === mask.kind);
+    const isAlone = useWork((state) => state.maskAlone === mask.id);
     const change = (part: MaskChange, label: string) => void gestures.change(strip.id, { masks: { [mask.id]: part } }, label);
     const hand = (name: string, label: string): Hand<Value> => {
         const part = (value: Value) => ({ masks: { [mask.id]: { values: { [name]: value } } } });
@@ -59,6 +60,18 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
                         {isFirst && mask.join !== 'take away' ? '' : mask.join}
                         {mask.inverted ? ' inverted' : ''}
                     </span>
+                </button>
+                <button
+                    aria-label="View the mask alone"
+                    title="View the mask alone"
+                    aria-pressed={isAlone}
+                    className={`rounded-sm p-1 ${isAlone ? 'bg-ink text-well' : 'text-quiet hover:text-ink'}`}
+                    onClick={() => {
+                        work.choose(strip.id, mask.id);
+                        useWork.setState({ maskAlone: isAlone ? null : mask.id });
+                    }}
+                >
+                    <Contrast size={14} />
                 </button>
                 <button
                     aria-label={mask.off ? 'Mask off; switch it on' : 'Switch the mask off for a look'}

@@ -1,5 +1,5 @@
 import { useCallback, useRef, useState } from 'react';
-import type { Scene } from '../api/types';
+import type { Scene, Strip } from '../api/types';
 import type { Gestures } from '../work/gestures';
 import { everyStrip } from '../work/strips';
 import { useWork, work } from '../work/store';
@@ -37,6 +37,7 @@ export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
                 {strips.map((strip, at) => (
                     <div key={strip.id} className="relative flex" style={{ opacity: carried === strip.id ? 0.5 : 1 }}>
                         {slot === at && <span className="absolute inset-y-1 -left-[5px] w-[3px] rounded-full bg-ink" />}
+                        {lineOf(strip, strips) && <span className="absolute inset-x-0 top-0 h-[3px] rounded-full" style={{ background: lineOf(strip, strips) }} />}
                         <div className={strip.confinedTo ? 'mt-2.5' : ''}>
                             <StripCard strip={strip} picture={pictures.get(strip.id)} gestures={gestures} onStep={step} />
                         </div>
@@ -47,6 +48,15 @@ export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             <Shelf scene={scene} gestures={gestures} />
         </section>
     );
+}
+
+/** The colours of the lines that hold a plate and what is confined to it together. */
+const LINES = ['#7fb3a8', '#b59bd6', '#c9a27a', '#8fb0d9'];
+
+function lineOf(strip: Strip, strips: Strip[]): string | undefined {
+    const plate = strip.confinedTo ?? (strips.some((other) => other.confinedTo === strip.id) ? strip.id : undefined);
+    const plates = strips.filter((other) => other.family === 'plate').map((other) => other.id);
+    return plate === undefined ? undefined : LINES[plates.indexOf(plate) % LINES.length];
 }
 
 const FAR_ENOUGH = 8;

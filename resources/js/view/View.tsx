@@ -163,6 +163,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
     const moving = useWork((state) => state.moving);
     const solo = useWork((state) => state.solo);
     const before = useWork((state) => state.before);
+    const mask = useWork((state) => state.maskAlone);
     const loop = useRef<PictureLoop | null>(null);
     /** What the last picture at rest was asked of. */
     const asked = useRef<string | null>(null);
@@ -194,7 +195,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
         }
         const scale = restScale(lens, window, globalThis.devicePixelRatio || 1);
         // writing a change down does not change the picture
-        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0 })), scene.white, window, scale, solo, before, attempt]);
+        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0 })), scene.white, window, scale, solo, before, mask, attempt]);
         if (content !== null && content === asked.current) {
             useWork.setState({ shownRevision: scene.revision });
             return;
@@ -208,11 +209,12 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
             below: useWork.getState().chosen,
             solo,
             before,
+            mask,
             moving,
             revision: scene.revision,
             since: moving ? useWork.getState().movedAt : performance.now(),
         });
-    }, [scene, lens, window, view, pending, moving, solo, before, attempt]);
+    }, [scene, lens, window, view, pending, moving, solo, before, mask, attempt]);
 
     return { shown, problem, again: useCallback(() => setAttempt((count) => count + 1), []) };
 }

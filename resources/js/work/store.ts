@@ -28,6 +28,8 @@ type Work = {
     outlines: Record<string, Outlines>;
     /** The revision of the scene whose picture at rest is shown. */
     shownRevision: number;
+    /** A mask that is seen alone, in grey. */
+    maskAlone: string | null;
     solo: string[];
     before: boolean;
     clean: boolean;
@@ -46,6 +48,7 @@ const fresh: Work = {
     movedAt: 0,
     outlines: {},
     shownRevision: 0,
+    maskAlone: null,
     solo: [],
     before: false,
     clean: false,
@@ -57,7 +60,7 @@ export const useWork = create<Work>(() => fresh);
 
 export const work = {
     reset: () => useWork.setState(fresh),
-    choose: (strip: string | null, mask: string | null = null) => useWork.setState({ chosen: strip, mask }),
+    choose: (strip: string | null, mask: string | null = null) => useWork.setState(({ maskAlone }) => ({ chosen: strip, mask, maskAlone: maskAlone === mask ? maskAlone : null })),
     /** Shows a change without writing it. */
     live: (strip: string, change: StripChange, at: number = performance.now()) =>
         useWork.setState(({ pending }) => ({ pending: { ...pending, [strip]: joined(pending[strip], change) }, moving: true, movedAt: at })),

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Plate\PackedPicture;
+use Aumbrel\Core\Plate\PackedWriter;
+use Aumbrel\Core\Plate\Placement;
+use Tests\Support\Folder;
+use Tests\Support\Plainly;
+use Tests\Support\Rendering;
+
+/** A picture in packed rows with all its halvings, like an uploaded one. */
+function packed(int $width, int $height, Closure $colour): PackedPicture
+{
+    $folder = Folder::of('packed').'/'.bin2hex(random_bytes(6));
+    $writer = new PackedWriter($folder, $width, $height, 8);
+    for ($y = 0; $y < $height; $y++) {
+        $row = [];
+        for ($x = 0; $x < $width; $x++) {
+            [$r, $g, $b] = $c = $colour($x + 0.5, $y + 0.5);
+            $row[] = ($c[3] ?? 255) << 24 | $r << 16 | $g << 8 | $b;
+        }
+        $writer->band(pack('V*', ...$row));
+    }
+    $writer->finish();
+
+    return PackedPicture::open($folder);
+}
+
+/** Smooth enough for every filter to follow. */
+$smooth = fn (float $x, float $y): array => [(int) round(127 + 100 * sin($x / 19)), (int) round(127 + 100 * cos($y / 23)), (int) round(127 + 90 * sin(($x + $y) / 31))];
+
+it('turns, mirrors and scales about the pivot, and back', function (): void {
+    $placement = new Placement(new Point(50, 60), new Point(10, 20), 2.0, 90, true);
+    // mirrored first: a point right of the pivot lies left of it; turned by 90 degrees counter-clockwise: below
+    expect($placement->toScene(new Point(15, 20))->toArray())->toEqualWithDelta([50.0, 70.0], 1e-9);
+    foreach ([[3, 4], [100, -7]] as [$x, $y]) {
+        expect($placement->toPicture($placement->toScene(new Point($x, $y)))->toArray())->toEqualWithDelta([(float) $x, (float) $y], 1e-9);
+    }
+});
+
+it('shows the pixels of a plate at scale 1 on whole pixels as they are', function (): void {
+    $picture = packed(50, 40, fn (float $x, float $y): array => [((int) $x * 7) % 256, ((int) $y * 5) % 256, 90, ((int) $x * 13) % 256]);
+    $out = Rendering::picture(['a' => $picture], 80, 70, [Rendering::plate('a', ['values' => ['place' => [12, 9]]])], 8)->bytes;
+    $pixels = array_values(unpack('V*', $out));
+    foreach ([[12, 9, 0, 0], [40, 30, 28, 21], [61, 48, 49, 39]] as [$x, $y, $px, $py]) {
+        $alpha = ($px * 13) % 256;
+        expect($pixels[$y * 80 + $x] >> 24 & 255)->toBe($alpha);
+        if ($alpha > 0) {
+            expect($pixels[$y * 80 + $x] & 255)->toBe(($px * 7) % 256);
+        }
+    }
+    expect($pixels[9 * 80 + 11] >> 24)->toBe(0)->and($pixels[49 * 80 + 20] >> 24)->toBe(0);
+});
+
+it('follows the picture under any placing', function (array $values, float $scale) use ($smooth): void {
+    $picture = packed(220, 180, $smooth);
+    $values += ['place' => [110, 90], 'pivot' => [110, 90]];
+    $window = Window::whole(220, 180, $scale);
+    $out = Rendering::picture(['a' => $picture], 220, 180, [Rendering::plate('a', ['values' => $values])], 16, $window);
+    $placement = new Placement(new Point(...$values['place']), new Point(...$values['pivot']), $values['scale'] ?? 1, $values['turn'] ?? 0, $values['mirrored'] ?? false);
+    $inside = function (float $c, float $r) use ($placement, $scale): ?Point {
+        $at = $placement->toPicture(new Point($c / $scale, $r / $scale));
+
+        return $at->x > 8 && $at->y > 8 && $at->x < 212 && $at->y < 172 ? $at : null;
+    };
+    $difference = Plainly::difference($out->bytes, $out->columns, $out->rows, function (float $c, float $r) use ($inside, $smooth): array {
+        $at = $inside($c, $r);
+
+        return $at === null ? [0, 0, 0, 0] : array_map(fn (int $byte): float => $byte / 255, $smooth($at->x, $at->y));
+    }, fn (float $c, float $r): bool => $inside($c, $r) !== null);
+    expect($difference)->toBeLessThan(2.5);
+})->with([
+    'larger' => [['scale' => 2.3], 1], 'smaller' => [['scale' => 0.37], 1], 'mirrored' => [['mirrored' => true], 1], 'between pixels' => [['place' => [110.4, 90.7]], 1],
+    'turned' => [['turn' => 33], 1], 'turned and larger' => [['turn' => -71, 'scale' => 1.8], 1], 'turned and smaller' => [['turn' => 140, 'scale' => 0.45, 'mirrored' => true], 1],
+    'at half scale' => [[], 0.5], 'at an odd scale' => [['scale' => 0.9], 0.61], 'at twice' => [['turn' => 10], 2],
+]);
+
+it('has no jaggies: a reduced checkerboard is an even grey', function (array $values): void {
+    $board = packed(256, 256, fn (float $x, float $y): array => ((int) $x + (int) $y) % 2 === 0 ? [255, 255, 255] : [0, 0, 0]);
+    $out = Rendering::picture(['a' => $board], 256, 256, [Rendering::plate('a', ['values' => ['place' => [128, 128], 'pivot' => [128, 128], ...$values]])], 8);
+    $pixels = array_values(unpack('V*', $out->bytes));
+    foreach ([[128, 128], [120, 131], [135, 122]] as [$x, $y]) {
+        expect($pixels[$y * 256 + $x] & 255)->toBeGreaterThan(110)->toBeLessThan(146);
+    }
+})->with([[['scale' => 0.3]], [['scale' => 0.21, 'turn' => 20]], [['scale' => 0.5]]]);
+
+it('covers edge pixels by their share and leaves no seam between plates', function (): void {
+    $white = packed(40, 40, fn (): array => [255, 255, 255]);
+    $values = array_values(unpack('n*', Rendering::picture(['a' => $white], 60, 60, [Rendering::plate('a', ['values' => ['place' => [10.25, 10]]])])->bytes));
+    $alpha = fn (int $x, int $y): float => $values[($y * 60 + $x) * 4 + 3] / 65535;
+    expect($alpha(10, 20))->toEqualWithDelta(0.75, 0.005)->and($alpha(50, 20))->toEqualWithDelta(0.25, 0.005)->and($alpha(11, 20))->toBe(1.0)->and($alpha(9, 20))->toBe(0.0);
+});
+
+it('agrees between the scales', function () use ($smooth): void {
+    // semantics: the half-scale render equals the full one box-averaged 2 x 2 on encoded values, mean below 1/255, at most 4/255
+    $pictures = ['a' => packed(240, 160, $smooth), 'b' => packed(90, 120, fn (float $x, float $y): array => [200, 120, 60, (int) round(255 * max(0, min(1, 1.5 - hypot(($x - 45) / 40, ($y - 60) / 55))))])];
+    $scene = Rendering::scene(240, 160, [
+        Rendering::plate('a'), ['kind' => 'fill', 'mode' => 'multiply', 'amount' => 60, 'values' => ['colour' => '#405080'], 'masks' => [['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [0, 20], 'to' => [0, 140], 'smooth' => true]]]],
+        Rendering::plate('b', ['values' => ['place' => [150, 90], 'pivot' => [45, 60], 'scale' => 0.8]]),
+        ['kind' => 'spot', 'mode' => 'airlight', 'level' => -1, 'values' => ['origin' => [60, -20], 'target' => [90, 130], 'reach' => 220, 'softness' => 6]],
+        ['kind' => 'spot', 'mode' => 'illuminate', 'level' => 1, 'confinedTo' => 's2', 'values' => ['origin' => [240, -30], 'target' => [150, 100], 'reach' => 320]],
+    ]);
+    $renderer = Rendering::renderer($pictures);
+    $full = array_values(unpack('n*', $renderer->picture($scene, Window::whole(240, 160), 16)->bytes));
+    $half = array_values(unpack('n*', $renderer->picture($scene, Window::whole(240, 160, 0.5), 16)->bytes));
+    $sum = $largest = 0.0;
+    for ($y = 0, $at = 0; $y < 80; $y++) {
+        for ($x = 0; $x < 120; $x++, $at += 4) {
+            foreach ([0, 1, 2] as $c) {
+                $mean = 0.0;
+                foreach ([[0, 0], [1, 0], [0, 1], [1, 1]] as [$i, $j]) {
+                    $mean += $full[((2 * $y + $j) * 240 + 2 * $x + $i) * 4 + $c] / 4;
+                }
+                $difference = abs($half[$at + $c] - $mean) / 257;
+                $sum += $difference;
+                $largest = max($largest, $difference);
+            }
+        }
+    }
+    expect($sum / (120 * 80 * 3))->toBeLessThan(1.0)->and($largest)->toBeLessThan(4.0);
+});
+
+it('keeps alpha-weighted colours in its halvings', function (): void {
+    // a bright pixel without opacity must not bleed
+    $picture = packed(4, 2, fn (float $x): array => $x < 2 ? ((int) $x === 0 ? [255, 255, 255, 0] : [100, 50, 25, 200]) : [10, 20, 30, 255]);
+    [$first, $second] = $picture->pixels(1, 0, 0, 2, 1);
+    expect([$first >> 16 & 255, $first >> 8 & 255, $first & 255, $first >> 24 & 255])->toBe([100, 50, 25, 100])->and($second & 255)->toBe(30);
+});

@@ -1,0 +1,160 @@
+import { expect, test } from '@playwright/test';
+import { addSpot, drop, dragHandle, newScene, pngOf, settled, shownAt } from './help';
+
+const ground = pngOf(320, 200, (x) => [40, 60 + (x % 60), 90]);
+const subject = pngOf(80, 120, (x, y) => [220, 120, 60, Math.hypot(x - 40, y - 60) < 36 ? 255 : 0], true);
+
+type Strip = { id: string; name: string; kind: string; muted: boolean; level?: number; values: Record<string, unknown> };
+
+async function strips(page: import('@playwright/test').Page, scene: string): Promise<Strip[]> {
+    return ((await (await page.request.get(`/api/scenes/${scene}`)).json()) as { strips: Strip[] }).strips;
+}
+
+test('a picture with transparency dropped on the view becomes a plate that moves, scales, turns and mirrors', async ({ page }) => {
+    const scene = await newScene(page, ground);
+    const view = page.getByRole('application');
+    await drop(page, view, 'ceramic-heron.png', 'image/png', subject, { x: 460, y: 260 });
+    await expect(page.locator('[data-strip][aria-label^="Ceramic heron"]')).toBeVisible();
+    await settled(page);
+    const before = (await strips(page, scene))[1]!.values as { place: [number, number]; scale: number };
+    expect(before).toMatchObject({ scale: 1, pivot: [40, 60] });
+
+    const box = (await view.boundingBox())!;
+    await page.mouse.move(box.x + 480, box.y + 270);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 420, box.y + 250, { steps: 6 });
+    await page.mouse.up();
+    await settled(page);
+    const moved = (await strips(page, scene))[1]!.values as { place: [number, number] };
+    expect(moved.place[0]).toBeLessThan(before.place[0] - 15);
+    expect(Number.isInteger(moved.place[0] * 2)).toBe(true);
+
+    await dragHandle(page, 'Corner 3', 40, 60);
+    const scaled = (await strips(page, scene))[1]!.values as { scale: number };
+    expect(scaled.scale).toBeGreaterThan(1.1);
+    // numbers in the bench agree with the handles
+    await expect(page.getByLabel('Scale', { exact: true })).toHaveValue(scaled.scale.toFixed(2));
+    await dragHandle(page, 'Turn', 60, 30);
+    expect((await strips(page, scene))[1]!.values.turn).toBeLessThan(0);
+    await page.getByLabel('Mirrored').check();
+    await settled(page);
+    expect((await strips(page, scene))[1]!.values.mirrored).toBe(true);
+
+    await view.focus();
+    const at = ((await strips(page, scene))[1]!.values as { place: [number, number] }).place;
+    await view.press('ArrowRight');
+    await view.press('Shift+ArrowRight');
+    await page.waitForTimeout(600);
+    await settled(page);
+    expect(((await strips(page, scene))[1]!.values as { place: [number, number] }).place[0]).toBeCloseTo(at[0] + 11, 5);
+    // two keys, one gesture
+    await page.keyboard.press('Control+z');
+    await settled(page);
+    expect(((await strips(page, scene))[1]!.values as { place: [number, number] }).place).toEqual(at);
+});
+
+test('a broken picture dropped on the view is told in place', async ({ page }) => {
+    const scene = await newScene(page, ground);
+    await drop(page, page.getByRole('application'), 'lantern.png', 'image/png', Buffer.from('no picture'));
+    await expect(page.getByText('lantern.png is not a PNG or JPEG picture')).toBeVisible();
+    expect(await strips(page, scene)).toHaveLength(1);
+});
+
+test('the desk: solo, mute, rename, carry, duplicate, delete, by hand and by key', async ({ page }) => {
+    const scene = await newScene(page, ground);
+    await addSpot(page);
+    await addSpot(page);
+    const card = (name: string) => page.locator(`[data-strip][aria-label^="${name},"]`);
+    await card('Spot').click({ position: { x: 40, y: 10 } });
+
+    await page.keyboard.press('m');
+    await settled(page);
+    expect((await strips(page, scene))[1]!.muted).toBe(true);
+    await page.keyboard.press('m');
+    await settled(page);
+
+    const view = (await page.getByRole('application').boundingBox())!;
+    const [x, y] = [view.x + view.width / 2, view.y + view.height / 2];
+    const both = await shownAt(page, x, y);
+    await page.keyboard.press('s');
+    await settled(page);
+    const one = await shownAt(page, x, y);
+    expect(one[0]).toBeLessThan(both[0]);
+    await page.keyboard.press('s');
+    await settled(page);
+    // before, while it is held
+    await page.keyboard.down('b');
+    await settled(page);
+    expect((await shownAt(page, x, y))[0]).toBeLessThan(one[0]);
+    await page.keyboard.up('b');
+    await settled(page);
+    expect(await shownAt(page, x, y)).toEqual(both);
+
+    await card('Spot').focus();
+    await page.keyboard.press('Enter');
+    await page.getByLabel('Name', { exact: true }).fill('Lamp by the hut');
+    await page.keyboard.press('Enter');
+    await expect(card('Lamp by the hut')).toBeFocused();
+    await page.keyboard.press('Alt+ArrowRight');
+    await settled(page);
+    expect((await strips(page, scene)).map((strip) => strip.name)).toEqual(['Backdrop', 'Spot 2', 'Lamp by the hut']);
+
+    const from = (await card('Lamp by the hut').boundingBox())!;
+    const to = (await card('Backdrop').boundingBox())!;
+    await page.mouse.move(from.x + 40, from.y + 12);
+    await page.mouse.down();
+    await page.mouse.move(to.x + 4, to.y + 100, { steps: 8 });
+    await page.mouse.up();
+    await settled(page);
+    expect((await strips(page, scene)).map((strip) => strip.name)).toEqual(['Lamp by the hut', 'Backdrop', 'Spot 2']);
+
+    await card('Lamp by the hut').focus();
+    await page.keyboard.press('d');
+    await expect(card('Lamp by the hut 2')).toBeVisible();
+    await settled(page);
+    await page.keyboard.press('Delete');
+    await expect(card('Lamp by the hut 2')).toHaveCount(0);
+    await settled(page);
+    await page.keyboard.press('Control+z');
+    await expect(card('Lamp by the hut 2')).toBeVisible();
+});
+
+test('a mask is viewed alone, inverted, and switched off for a look', async ({ page }) => {
+    await newScene(page, ground);
+    await addSpot(page);
+    await page.getByRole('button', { name: 'Radial' }).click();
+    await expect(page.locator('[data-handle="Centre"]')).toBeVisible();
+    await settled(page);
+    const view = (await page.getByRole('application').boundingBox())!;
+    const middle = [view.x + view.width / 2 + 4, view.y + view.height / 2 + 20] as const;
+    await page.getByRole('button', { name: 'View the mask alone' }).click();
+    await settled(page);
+    const alone = await shownAt(page, ...middle);
+    expect(Math.min(...alone)).toBeGreaterThan(200);
+    expect(new Set(alone).size).toBe(1);
+    await page.getByLabel('Inverted').check();
+    await settled(page);
+    expect(Math.max(...(await shownAt(page, ...middle)))).toBeLessThan(60);
+    await page.getByRole('button', { name: 'View the mask alone' }).click();
+    await settled(page);
+    const inverted = await shownAt(page, ...middle);
+    await page.getByRole('button', { name: 'Switch the mask off for a look' }).click();
+    await settled(page);
+    expect((await shownAt(page, ...middle))[0]).toBeGreaterThan(inverted[0]);
+});
+
+test('two tabs on one strip: the second is told, and sees what the first did', async ({ page, context }) => {
+    const scene = await newScene(page, ground);
+    await addSpot(page);
+    const other = await context.newPage();
+    await other.goto(`/scenes/${scene}`);
+    await other.locator('[data-strip][aria-label^="Spot"]').click({ position: { x: 40, y: 10 } });
+    await page.getByLabel('Beam angle', { exact: true }).fill('30');
+    await page.keyboard.press('Enter');
+    await settled(page);
+    await other.getByLabel('Beam angle', { exact: true }).fill('12');
+    await other.keyboard.press('Enter');
+    await expect(other.getByText('was changed in another window')).toBeVisible();
+    await expect(other.getByLabel('Beam angle', { exact: true })).toHaveValue('30.0');
+    expect((await strips(page, scene))[1]!.values.beam).toBe(30);
+});

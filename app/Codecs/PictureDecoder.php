@@ -72,6 +72,10 @@ final class PictureDecoder
         if ($size[0] * $size[1] > Scene::MOST_PIXELS || max($size[0], $size[1]) > Scene::LARGEST_SIDE) {
             throw new UnreadablePicture(sprintf('%s is %d x %d px (%d megapixels); at most 100 megapixels are taken.', $name, $size[0], $size[1], round($size[0] * $size[1] / 1e6)));
         }
+        $widest = (int) min(Imagick::getResourceLimit(Imagick::RESOURCETYPE_WIDTH), Imagick::getResourceLimit(Imagick::RESOURCETYPE_HEIGHT));
+        if (max($size[0], $size[1]) > $widest) {
+            throw new UnreadablePicture(sprintf('%s is %d x %d px; this machine\'s imaging library accepts sides of at most %d px (docs/deployment.md says how to raise that).', $name, $size[0], $size[1], $widest));
+        }
         if (! $this->isWhole($path, $format)) {
             throw new UnreadablePicture("{$name} is cut off: its end is missing. Copy or export it again.");
         }

@@ -49,6 +49,7 @@ it('refuses what is no picture in a sentence, and stores nothing', function (Upl
     'a JPEG that ends too early' => [fn () => PictureFile::cutJpeg(), 'cut off'],
     'a PNG that ends too early' => [fn () => PictureFile::cutPng(), 'cut off'],
     'a header of 30,000 x 30,000' => [fn () => PictureFile::hugeHeader(), 'at most 100 megapixels'],
+    'a picture wider than the imaging library takes' => [fn () => PictureFile::wide(), 'imaging library accepts'],
     'a PNG with rubbish for pixels' => [fn () => PictureFile::rubbishPixels(), 'damaged'],
     'a PNG of rubbish' => [fn () => PictureFile::of('rubbish.png', "\x89PNG\r\n\x1a\n".str_repeat('x', 400).'IEND'), 'damaged'],
 ]);

@@ -69,6 +69,12 @@ final class PictureFile
         return self::of('huge.png', self::pngOf(30000, 30000, (string) gzcompress('')));
     }
 
+    /** A sound picture whose width Debian's policy of the imaging library (16,000 px) forbids. */
+    public static function wide(): UploadedFile
+    {
+        return self::of('wide.png', self::pngOf(18000, 2, (string) gzcompress(str_repeat("\0".str_repeat("\x40\x50\x60", 18000), 2))));
+    }
+
     /** A sound header, and pixels that were never compressed. */
     public static function rubbishPixels(): UploadedFile
     {

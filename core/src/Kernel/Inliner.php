@@ -47,6 +47,28 @@ final class Inliner
         return trim($source);
     }
 
+    /**
+     * The same as one expression, for a formula that is nothing but a `return`; null for any other.
+     *
+     * @param  array{class-string, string}  $formula
+     * @param  list<string>  $arguments
+     */
+    public function expression(array $formula, array $arguments): ?string
+    {
+        [$parameters, $body] = $this->parsed[implode('::', $formula)] ??= $this->parse(...$formula);
+        $names = array_combine($parameters, $arguments);
+        $source = '';
+        foreach ($body as [$kind, $text]) {
+            if ($kind === 'variable' && ! isset($names[$text])) {
+                return null;
+            }
+            $source .= $kind === 'return' ? '' : ($names[$text] ?? $text);
+        }
+        $source = trim($source);
+
+        return substr_count($source, ';') === 1 && str_ends_with($source, ';') ? '('.trim($source, ' ;').')' : null;
+    }
+
     /** Names start anew, so that the same stack of strips gives the same text. */
     public function restart(): void
     {

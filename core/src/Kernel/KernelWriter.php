@@ -109,6 +109,15 @@ final class KernelWriter
     }
 
     /**
+     * @param  array{class-string, string}  $formula
+     * @param  list<string>  $arguments
+     */
+    public function expression(array $formula, array $arguments): ?string
+    {
+        return $this->inliner->expression($formula, $arguments);
+    }
+
+    /**
      * A table of numbers that the kernel reads; the same key gives the same variable.
      *
      * @param  array<int, int|float>  $values

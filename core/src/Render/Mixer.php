@@ -122,8 +122,13 @@ final readonly class Mixer
         if ($formula === null) {
             return $source;
         }
+        $below = $this->atMostOne($layer, $value);
+        $expression = $this->opaque ? $this->kernel->expression($formula, [$below, $source]) : null;
+        if ($expression !== null) {
+            return $expression;
+        }
         $blended = $this->kernel->variable('blended');
-        $this->kernel->inline($formula, [$this->atMostOne($layer, $value), $source], $blended);
+        $this->kernel->inline($formula, [$below, $source], $blended);
 
         return $blended;
     }

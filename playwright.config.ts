@@ -4,7 +4,8 @@ const port = Number(process.env.AUMBREL_TEST_PORT ?? 8765);
 
 export default defineConfig({
     testDir: 'tests/browser',
-    timeout: 60_000,
+    timeout: 180_000,
+    expect: { timeout: 15_000 },
     workers: 1,
     reporter: [['list']],
     use: {

@@ -33,7 +33,7 @@ test('a picture with transparency dropped on the view becomes a plate that moves
     const scaled = (await strips(page, scene))[1]!.values as { scale: number };
     expect(scaled.scale).toBeGreaterThan(1.1);
     // numbers in the bench agree with the handles
-    await expect(page.getByLabel('Scale', { exact: true })).toHaveValue(scaled.scale.toFixed(2));
+    await expect(page.getByLabel('Scale', { exact: true })).toHaveValue(scaled.scale.toFixed(3));
     await dragHandle(page, 'Turn', 60, 30);
     expect((await strips(page, scene))[1]!.values.turn).toBeLessThan(0);
     await page.getByLabel('Mirrored').check();

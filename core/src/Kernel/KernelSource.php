@@ -13,6 +13,7 @@ final readonly class KernelSource
      * @param  list<float>  $numbers
      * @param  list<array<int, int|float>>  $tables
      * @param  list<object>  $planes  requests, in the order in which the kernel reads them
+     * @param  list<string>  $tableKeys  what the tables are, in the same order
      * @param  list<string>  $planeKeys  what the planes are, in the same order
      * @param  list<string>  $lines  the names of the row's lines that it reads or writes
      */
@@ -22,8 +23,15 @@ final readonly class KernelSource
         public array $numbers,
         public array $tables,
         public array $planes,
+        public array $tableKeys,
         public array $planeKeys,
         public array $lines,
     ) {
+    }
+
+    /** Names what the kernel computes: its text and all that it is run with. */
+    public function key(): string
+    {
+        return hash('xxh128', serialize([$this->name, $this->numbers, $this->tableKeys, $this->planeKeys]));
     }
 }

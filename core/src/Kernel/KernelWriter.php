@@ -179,6 +179,6 @@ final class KernelWriter
 
             PHP;
 
-        return new KernelSource('aumbrel_kernel_'.hash('xxh128', $body), $body, $this->numbers, $this->tables, $this->planes, array_keys($this->planeNames), array_keys($this->lines));
+        return new KernelSource('aumbrel_kernel_'.hash('xxh128', $body), $body, $this->numbers, $this->tables, $this->planes, array_keys($this->tableNames), array_keys($this->planeNames), array_keys($this->lines));
     }
 }

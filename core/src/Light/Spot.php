@@ -75,7 +75,8 @@ final readonly class Spot implements Light
             Parameter::number('beam', 'Beam angle', 'reach', Unit::Degrees, 0.5, 170, 26, 0.5),
             Parameter::number('field', 'Field angle', 'reach', Unit::Degrees, 0.55, 340, 44, 0.5),
             Parameter::choice('reachLaw', 'Reach law', 'reach', array_column(ReachLaw::cases(), 'value'), ReachLaw::Linear->value),
-            Parameter::optionalNumber('reach', 'Reach', 'reach', Unit::Pixels, 1, 100000, 'to the target'),
+            Parameter::optionalNumber('reach', 'Reach', 'reach', Unit::Pixels, 1, 100000, 'to the target')
+                ->shownWhen('reachLaw', [ReachLaw::Linear->value, ReachLaw::InverseSquare->value]),
             Parameter::optionalNumber('size', 'Lamp size', 'reach', Unit::Pixels, 0, 100000, 'a third of the way')
                 ->shownWhen('reachLaw', [ReachLaw::InverseSquare->value]),
             Parameter::number('softness', 'Softness', 'reach', Unit::Pixels, 0, 2000, 0),

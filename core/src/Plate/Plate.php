@@ -44,7 +44,7 @@ final readonly class Plate implements StripKind
         return [
             Parameter::picture('picture', 'Picture', 'plate'),
             Parameter::point('place', 'Place', 'placing', new Point(0, 0)),
-            Parameter::number('scale', 'Scale', 'placing', Unit::Factor, 0.005, 64, 1, 0.01),
+            Parameter::number('scale', 'Scale', 'placing', Unit::Factor, 0.005, 64, 1, 0.005),
             Parameter::number('turn', 'Turn', 'placing', Unit::Degrees, -360, 360, 0),
             Parameter::toggle('mirrored', 'Mirrored', 'placing'),
             Parameter::point('pivot', 'Pivot', 'placing', new Point(0, 0)),

@@ -49,6 +49,20 @@ final readonly class Coverage
         $this->kernel->line("{$cover} *= {$joined};");
     }
 
+    /** Hands first and last column on to another kernel. */
+    public function handOn(): void
+    {
+        $this->kernel->closing("\$lines['first'] = \$first; \$lines['end'] = \$end;");
+    }
+
+    /** Goes on where another kernel has worked out the cover; gives the line that holds it. */
+    public function goOn(): string
+    {
+        $this->kernel->row("\$first = \$lines['first']; \$end = \$lines['end'];");
+
+        return $this->kernel->stored(self::LINE);
+    }
+
     /** Keeps the cover for the loops that follow; gives the line that holds it. */
     public function keep(string $cover): string
     {

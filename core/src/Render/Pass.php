@@ -10,7 +10,8 @@ use Aumbrel\Core\Kernel\KernelSource;
 /** A step of a plan: a kernel, and where it has anything to do. */
 final readonly class Pass
 {
-    public function __construct(public KernelSource $kernel, public ?Extent $extent = null)
+    /** @param  bool  $keepsCover  whether it works out a cover that depends on nothing below and is worth keeping */
+    public function __construct(public KernelSource $kernel, public ?Extent $extent = null, public bool $keepsCover = false)
     {
     }
 }

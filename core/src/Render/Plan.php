@@ -21,7 +21,7 @@ final readonly class Plan
     {
         $parts = [];
         foreach (array_slice($this->passes, 0, $this->checkpoint) as $pass) {
-            $parts[] = $pass instanceof Keep ? $pass->copies : [$pass->kernel->name, $pass->kernel->numbers, $pass->kernel->planeKeys];
+            $parts[] = $pass instanceof Keep ? $pass->copies : $pass->kernel->key();
         }
 
         return hash('xxh128', serialize($parts));

@@ -252,8 +252,7 @@ final class Planner
 
             return;
         }
-        $kernel = $this->writer();
-        $line = $this->plainCover($kernel, $strip);
+        [$kernel, $line] = $this->plainCover($strip);
         $this->mixOne($kernel, $this->pictureLayer($kernel, $strip, $line, true, $colour($kernel)));
     }
 
@@ -275,11 +274,13 @@ final class Planner
         $this->level($kernel, $strip, $light, $cover, $shape);
         $kernel->line('}');
         $line = $coverage->keep($cover);
+        $extent = $isSoft ? null : $light;
+        [$kernel, $line] = $this->handedOn($strip, $kernel, $coverage, $line, $extent);
         $shown = $strip->mode->isLinear() ? $colour : $colour->encoded();
         $this->mixOne($kernel, new Layer($strip->mode, $line, true,
             [$kernel->number($shown->red), $kernel->number($shown->green), $kernel->number($shown->blue)],
             $strip->mode->isLinear(), $this->exceeds,
-        ), $isSoft ? null : $light);
+        ), $extent);
     }
 
     /** Multiplies a light's shape and level into its cover: in stops on linear light, as so many copies otherwise. */
@@ -304,8 +305,7 @@ final class Planner
         if ($strip->amount >= 1 && $this->isPlain($strip)) {
             return;
         }
-        $kernel = $this->writer();
-        $cover = $this->plainCover($kernel, $strip);
+        [$kernel, $cover] = $this->plainCover($strip);
         $kernel->loop();
         if ($this->opaque) {
             foreach (['r', 'g', 'b'] as $channel) {
@@ -368,16 +368,40 @@ final class Planner
         return $lines;
     }
 
-    /** The cover of a strip that is everywhere as strong as its fader, but for its masks. */
-    private function plainCover(KernelWriter $kernel, Strip $strip): string
+    /**
+     * The cover of a strip that is everywhere as strong as its fader, but for its masks.
+     *
+     * @return array{KernelWriter, string} the kernel to mix it in, and the line that holds it
+     */
+    private function plainCover(Strip $strip): array
     {
+        $kernel = $this->writer();
         $coverage = new Coverage($kernel);
         $coverage->begin();
         $cover = $kernel->variable('cover');
         $kernel->line("{$cover} = {$kernel->number($strip->amount)};");
         $coverage->masks($strip, $cover, $this->confinement($kernel, $strip));
 
-        return $coverage->keep($cover);
+        return $this->handedOn($strip, $kernel, $coverage, $coverage->keep($cover));
+    }
+
+    /**
+     * Lets a cover that depends on nothing below stand in a kernel of its own, so that it can be kept. What changes with
+     * every draft, and what hangs on the plates that cover it, stays in one kernel with the mixing.
+     *
+     * @return array{KernelWriter, string} the kernel to mix it in, and the line that holds it
+     */
+    private function handedOn(Strip $strip, KernelWriter $kernel, Coverage $coverage, string $line, ?Extent $extent = null): array
+    {
+        if ($this->below === null || $strip->id === $this->below || $strip->confinedTo !== null) {
+            return [$kernel, $line];
+        }
+        $coverage->handOn();
+        $this->mixWaiting();
+        $this->passes[] = new Pass($kernel->finish(), $extent, true);
+        $next = $this->writer();
+
+        return [$next, (new Coverage($next))->goOn()];
     }
 
     private function confinement(KernelWriter $kernel, Strip $strip): ?string

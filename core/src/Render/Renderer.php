@@ -24,13 +24,15 @@ final class Renderer
 
     private readonly Inliner $inliner;
 
+    private readonly RowRunner $runner;
+
     public function __construct(
-        private readonly KernelStore $kernels,
+        KernelStore $kernels,
         private readonly PictureShelf $shelf,
         private readonly PlaneCache $planes = new PlaneCache,
-        private readonly Checkpoints $checkpoints = new Checkpoints,
     ) {
         $this->inliner = new Inliner;
+        $this->runner = new RowRunner($kernels, $this->plane(...));
     }
 
     /**
@@ -93,7 +95,7 @@ final class Renderer
     {
         // rows are joined at the end: a string that grows by a row at a time is copied again and again
         $packed = array_fill_keys($plan->results, []);
-        $clipped = $this->rows($plan, $window, static function (array $lines) use (&$packed, $plan, $format): void {
+        $clipped = $this->runner->run($plan, $window, static function (array $lines) use (&$packed, $plan, $format): void {
             foreach ($plan->results as $result) {
                 /** @var list<int> $pixels */
                 $pixels = $lines[$result];
@@ -102,81 +104,6 @@ final class Renderer
         });
 
         return [$clipped, array_map(static fn (array $rows): string => implode('', $rows), $packed)];
-    }
-
-    /**
-     * Runs a plan over the rows of a window.
-     *
-     * @param  callable(array<string, mixed>): void  $done  takes the lines of each finished row
-     */
-    private function rows(Plan $plan, Window $window, callable $done): int
-    {
-        $columns = $window->columns;
-        $zero = array_fill(0, $columns, 0.0);
-        $lines = ['r' => $zero, 'g' => $zero, 'b' => $zero, 'a' => $zero, 'clipped' => 0];
-        $steps = [];
-        foreach ($plan->passes as $pass) {
-            if ($pass instanceof Keep) {
-                $steps[] = [$pass->copies, null, [], [], [], null];
-
-                continue;
-            }
-            $kernel = $pass->kernel;
-            $steps[] = [null, $this->kernels->load($kernel), $kernel->numbers, $kernel->tables, array_map($this->plane(...), $kernel->planes), $pass->extent];
-            foreach ($kernel->lines as $line) {
-                $lines[$line] ??= $zero;
-            }
-        }
-        $step = $window->step();
-        $left = $window->xOf(0);
-        $key = $plan->checkpoint > 0 ? "{$plan->checkpointKey()} {$window->key()}" : '';
-        $below = $plan->checkpoint > 0 ? $this->checkpoints->get($key) : null;
-        $keeps = $plan->checkpoint > 0 && $below === null;
-        $kept = [];
-        if ($below !== null) {
-            $steps = array_slice($steps, $plan->checkpoint);
-        }
-        for ($row = 0; $row < $window->rows; $row++) {
-            $y = $window->yOf($row);
-            $pixel = $row * $columns;
-            if ($below === null) {
-                $lines['r'] = $lines['g'] = $lines['b'] = $lines['a'] = $zero;
-            } else {
-                $lines = [...$lines, ...$below[$row]];
-            }
-            foreach ($steps as $at => [$copies, $kernel, $numbers, $tables, $planes, $extent]) {
-                if ($keeps && $at === $plan->checkpoint) {
-                    $kept[] = array_diff_key($lines, ['clipped' => 0, 'cover' => 0, 'out' => 0]);
-                }
-                if ($kernel === null) {
-                    foreach ($copies as $from => $to) {
-                        $lines[$to] = $lines[$from];
-                    }
-
-                    continue;
-                }
-                $from = 0;
-                $to = $columns;
-                if ($extent !== null) {
-                    $span = $extent->span($y);
-                    if ($span === null) {
-                        continue;
-                    }
-                    $from = (int) max(0.0, ceil(($span[0] - $left) / $step - 1e-6));
-                    $to = (int) min((float) $columns, floor(($span[1] - $left) / $step + 1e-6) + 1);
-                    if ($from >= $to) {
-                        continue;
-                    }
-                }
-                $kernel($numbers, $tables, $planes, $lines, $from, $to, $pixel, $left, $step, $y);
-            }
-            $done($lines);
-        }
-        if ($keeps) {
-            $this->checkpoints->put($key, $kept, $columns);
-        }
-
-        return is_int($lines['clipped']) ? $lines['clipped'] : 0;
     }
 
     /** @return list<int>|list<float> */
@@ -197,7 +124,7 @@ final class Renderer
         $value = $shape->light->writeShape($kernel);
         $kernel->line("{$kernel->stored('shape')} = {$value};");
         $values = [];
-        $this->rows(new Plan([new Pass($kernel->finish())], ['shape']), $shape->lattice(), static function (array $lines) use (&$values): void {
+        $this->runner->run(new Plan([new Pass($kernel->finish())], ['shape']), $shape->lattice(), static function (array $lines) use (&$values): void {
             /** @var list<float> $line */
             $line = $lines['shape'];
             array_push($values, ...$line);

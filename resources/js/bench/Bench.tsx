@@ -59,7 +59,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                 </button>
             </header>
             {sections.map((section, at) => (
-                <Section key={section} title={TITLES[section] ?? section} note={at === 0 ? kind?.label.toLowerCase() : undefined}>
+                <Section key={section} title={TITLES[section] ?? section} note={at === 0 && section !== strip.kind ? kind?.label.toLowerCase() : undefined}>
                     {at === 0 && light && <LevelField strip={strip} gestures={gestures} />}
                     {shown
                         .filter((parameter) => parameter.section === section)

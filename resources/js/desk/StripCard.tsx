@@ -113,10 +113,10 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, onS
                     {light ? '' : ' %'}
                 </span>
             </div>
-            <div className="mt-1 flex items-center gap-1">
+            <div className="mt-1 flex items-center gap-[3px]">
                 <Switch label="Solo" short="S" on={isSolo} onPress={() => work.toggleSolo(strip.id)} />
                 <Switch label="Mute" short="M" on={strip.muted} onPress={() => void gestures.change(strip.id, { muted: !strip.muted }, strip.muted ? 'Unmute' : 'Mute')} />
-                <span className="ml-auto truncate text-[12px] text-quiet" title={linearModes.includes(strip.mode) ? `${strip.mode}, mixed as light` : strip.mode}>
+                <span className="ml-auto truncate text-[11.5px] tracking-tight text-quiet" title={linearModes.includes(strip.mode) ? `${strip.mode}, mixed as light` : strip.mode}>
                     {strip.mode}
                 </span>
             </div>
@@ -130,7 +130,7 @@ function maskHint(kind: string): string {
 
 function Switch({ label, short, on, onPress }: { label: string; short: string; on: boolean; onPress: () => void }) {
     return (
-        <button aria-label={label} aria-pressed={on} title={label} className={`h-[18px] w-5 rounded-sm text-[11px] font-semibold ${on ? 'bg-ink text-well' : 'bg-well text-quiet hover:text-ink'}`} onClick={onPress}>
+        <button aria-label={label} aria-pressed={on} title={label} className={`h-[18px] w-[18px] shrink-0 rounded-sm text-[11px] font-semibold ${on ? 'bg-ink text-well' : 'bg-well text-quiet hover:text-ink'}`} onClick={onPress}>
             {short}
         </button>
     );

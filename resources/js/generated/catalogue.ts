@@ -51,7 +51,7 @@ export const stripKinds: StripKind[] = [
                 "unit": "×",
                 "least": 0.005,
                 "most": 64,
-                "step": 0.01,
+                "step": 0.005,
                 "default": 1,
                 "optional": false,
                 "choices": [],
@@ -224,7 +224,12 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "choices": [],
-                "shownWhen": {},
+                "shownWhen": {
+                    "reachLaw": [
+                        "linear",
+                        "inverse square"
+                    ]
+                },
                 "whenEmpty": "to the target"
             },
             {

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Render;
+
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelStore;
+use Closure;
+
+/**
+ * Runs a plan over the rows of a window.
+ *
+ * Two things are kept for the next run. The rows of the picture below the strip that is being changed: dragging it then
+ * renders only what lies above. And how much there is of each light and fill at each place, which does not depend on
+ * what lies below: changing one strip leaves the others' as they are.
+ */
+final readonly class RowRunner
+{
+    private const CHECKPOINT_VALUES = 24_000_000;
+
+    private const COVER_VALUES = 16_000_000;
+
+    /** Lines that mean nothing to the strips above. */
+    private const PASSING = ['clipped' => 0, 'cover' => 0, 'first' => 0, 'end' => 0, 'out' => 0];
+
+    private KeptRows $checkpoints;
+
+    private KeptRows $covers;
+
+    /** @param  Closure(object): (list<int>|list<float>)  $plane  fills the planes that kernels read */
+    public function __construct(private KernelStore $kernels, private Closure $plane)
+    {
+        $this->checkpoints = new KeptRows(self::CHECKPOINT_VALUES);
+        $this->covers = new KeptRows(self::COVER_VALUES);
+    }
+
+    /**
+     * @param  callable(array<string, mixed>): void  $done  takes the lines of each finished row
+     * @return int clipped pixels
+     */
+    public function run(Plan $plan, Window $window, callable $done): int
+    {
+        $zero = array_fill(0, $window->columns, 0.0);
+        $lines = ['r' => $zero, 'g' => $zero, 'b' => $zero, 'a' => $zero, 'clipped' => 0];
+        $steps = $this->steps($plan, $window, $lines, $zero);
+        $key = "{$plan->checkpointKey()} {$window->key()}";
+        $below = $plan->checkpoint > 0 ? $this->checkpoints->get($key) : null;
+        $kept = [];
+        $first = $below === null ? 0 : $plan->checkpoint;
+        $count = count($steps);
+        for ($row = 0; $row < $window->rows; $row++) {
+            $lines = $below === null ? ['r' => $zero, 'g' => $zero, 'b' => $zero, 'a' => $zero] + $lines : $below[$row] + $lines;
+            for ($at = $first; $at < $count; $at++) {
+                if ($at === $plan->checkpoint && $below === null && $at > 0) {
+                    $kept[$row] = array_diff_key($lines, self::PASSING);
+                }
+                $steps[$at]->run($lines, $row);
+            }
+            $done($lines);
+        }
+        if ($kept !== []) {
+            $this->checkpoints->put($key, $kept, count($kept) * $window->columns * count($kept[0] ?? []));
+        }
+        foreach ($steps as $step) {
+            $step->keepCover($this->covers);
+        }
+
+        return is_int($lines['clipped']) ? $lines['clipped'] : 0;
+    }
+
+    /**
+     * @param  array<string, mixed>  $lines  gets every line that a kernel reads or writes
+     * @param  list<float>  $zero
+     * @return list<RowStep>
+     */
+    private function steps(Plan $plan, Window $window, array &$lines, array $zero): array
+    {
+        $steps = [];
+        foreach ($plan->passes as $pass) {
+            if ($pass instanceof Keep) {
+                $steps[] = RowStep::copying($pass->copies, $window);
+
+                continue;
+            }
+            foreach ($pass->kernel->lines as $line) {
+                $lines[$line] ??= $zero;
+            }
+            $coverKey = $pass->keepsCover ? "{$pass->kernel->key()} {$window->key()}" : null;
+            $steps[] = RowStep::running(
+                $this->kernels->load($pass->kernel), $pass->kernel, array_map($this->plane, $pass->kernel->planes), $pass->extent, $window,
+                $coverKey, $coverKey === null ? null : $this->covers->get($coverKey),
+            );
+        }
+
+        return $steps;
+    }
+}

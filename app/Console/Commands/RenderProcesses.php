@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Models\Scene;
 use App\Render\Painter;
 use App\Render\Pool\Dispatcher;
+use App\Render\RenderRequest;
+use App\Scenes\SceneStore;
 use Illuminate\Console\Command;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
 
 final class RenderProcesses extends Command
 {
@@ -14,7 +19,9 @@ final class RenderProcesses extends Command
 
     protected $description = 'Keeps the resident render processes';
 
-    public function handle(): int
+    private const VIEW_SIDE = 500;
+
+    public function handle(SceneStore $store): int
     {
         $asked = $this->option('processes');
         $cores = max(1, (int) trim((string) @shell_exec('nproc 2>/dev/null')));
@@ -24,8 +31,31 @@ final class RenderProcesses extends Command
             config()->string('aumbrel.socket'),
             is_numeric($asked) ? max(1, (int) $asked) : $cores,
             static fn (): Painter => new Painter($kernels, $pictures),
+            $this->lastTouched($store),
         ))->run();
 
         return self::SUCCESS;
+    }
+
+    /** The scene that will most likely be opened first, at the size that the view shows. */
+    private function lastTouched(SceneStore $store): ?RenderRequest
+    {
+        try {
+            $scene = Scene::query()->orderByDesc('updated_at')->first();
+        } catch (QueryException) {
+            // no database yet: nothing to warm up with
+            return null;
+        }
+        if ($scene === null) {
+            return null;
+        }
+        $request = new RenderRequest(
+            RenderRequest::PICTURE, $store->flat($scene)->toDocument(), $store->pictureIds($scene),
+            [0.0, 0.0, (float) $scene->width, (float) $scene->height], self::VIEW_SIDE / max($scene->width, $scene->height),
+        );
+        // the connection is not carried over into the render processes
+        DB::disconnect();
+
+        return $request;
     }
 }

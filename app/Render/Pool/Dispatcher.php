@@ -44,8 +44,11 @@ final class Dispatcher
 
     private bool $stopping = false;
 
-    /** @param  Closure(): Painter  $painter */
-    public function __construct(private readonly string $socket, private readonly int $processes, private readonly Closure $painter)
+    /**
+     * @param  Closure(): Painter  $painter
+     * @param  RenderRequest|null  $warmUp  what each process renders before it serves, so that the first picture is not the one that pays for compiling
+     */
+    public function __construct(private readonly string $socket, private readonly int $processes, private readonly Closure $painter, private readonly ?RenderRequest $warmUp = null)
     {
     }
 
@@ -112,6 +115,13 @@ final class Dispatcher
         pcntl_signal(SIGTERM, SIG_DFL);
         pcntl_signal(SIGINT, SIG_DFL);
         $painter = ($this->painter)();
+        try {
+            if ($this->warmUp !== null) {
+                $painter->paint($this->warmUp);
+            }
+        } catch (Throwable) {
+            // a scene that cannot be rendered is told to whoever opens it
+        }
         while (($payload = Frame::receive($stream)) !== null) {
             try {
                 $answer = Answer::Painted->value.$painter->paint(RenderRequest::fromJson($payload))->pack();

@@ -18,7 +18,7 @@ export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before' | 'mas
 export type Shown = { image: ImageData; window: Rect; head: PictureHead; draft: boolean; revision: number; since: number };
 
 /** A draft should be there within this time; when it is not, the next one is smaller. */
-const DRAFT_MS = 60;
+const DRAFT_MS = 50;
 
 const SMALLEST_DRAFT = 0.4;
 

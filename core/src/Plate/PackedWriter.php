@@ -8,7 +8,7 @@ use InvalidArgumentException;
 use RuntimeException;
 
 /**
- * Writes a decoded picture as packed rows at 1, 1/2, 1/4 and 1/8 into a folder; bands come in from the top.
+ * Writes a decoded picture as packed rows at full size and its halvings into a folder; bands come in from the top.
  *
  * Bytes lie blue, green, red, alpha (little-endian 32-bit integers, or 64-bit ones of four 16-bit channels). A halving
  * averages 2 x 2 premultiplied encoded values; past an odd edge the last pixel stands for its missing neighbour.

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Plate;
 
 /**
- * A decoded picture: packed rows at 1, 1/2, 1/4 and 1/8, sRGB-encoded, not premultiplied.
+ * A decoded picture: packed rows at full size and five halvings, sRGB-encoded, not premultiplied.
  *
  * With 8 bits a pixel is `A<<24 | R<<16 | G<<8 | B`, with 16 bits `A<<48 | R<<32 | G<<16 | B`.
  */
 interface PictureSource
 {
-    /** Halvings below full size. */
-    public const LEVELS = 3;
+    /** Halvings below full size: down to 1/32, so that a large picture in a small window is read from few rows. */
+    public const LEVELS = 5;
 
     /** Names the content. */
     public function key(): string;

@@ -20,7 +20,13 @@ export type Shown = { image: ImageData; window: Rect; head: PictureHead; draft: 
 /** A draft should be there within this time; when it is not, the next one is smaller. */
 const DRAFT_MS = 50;
 
-const SMALLEST_DRAFT = 0.4;
+/** The sizes of drafts: few, because what the plates look like at a size is kept for the next draft of that size. */
+const SHARES = [1, 0.72, 0.52, 0.38];
+
+/** So many drafts in a row must be too slow, or quick, before the size changes. */
+const SLOW_IN_A_ROW = 2;
+
+const QUICK_IN_A_ROW = 12;
 
 const MOST_ON_THEIR_WAY = 2;
 
@@ -40,7 +46,11 @@ export class PictureLoop {
 
     private waiting: Wanted | null = null;
 
-    private draftShare = 1;
+    private size = 0;
+
+    private slow = 0;
+
+    private quick = 0;
 
     private stopped = false;
 
@@ -77,7 +87,7 @@ export class PictureLoop {
                 number,
                 draft: wanted.moving,
                 window: [x, y, width, height],
-                scale: wanted.moving ? wanted.draftScale * this.draftShare : wanted.scale,
+                scale: wanted.moving ? wanted.draftScale * (SHARES[this.size] ?? 1) : wanted.scale,
                 changes: wanted.changes,
                 below: wanted.below,
                 solo: wanted.solo,
@@ -107,10 +117,14 @@ export class PictureLoop {
     }
 
     private adjust(took: number): void {
-        if (took > DRAFT_MS) {
-            this.draftShare = Math.max(SMALLEST_DRAFT, this.draftShare * 0.85);
-        } else if (took < DRAFT_MS * 0.6) {
-            this.draftShare = Math.min(1, this.draftShare * 1.1);
+        this.slow = took > DRAFT_MS ? this.slow + 1 : 0;
+        this.quick = took < DRAFT_MS / 2 ? this.quick + 1 : 0;
+        if (this.slow >= SLOW_IN_A_ROW && this.size < SHARES.length - 1) {
+            this.size++;
+            this.slow = 0;
+        } else if (this.quick >= QUICK_IN_A_ROW && this.size > 0) {
+            this.size--;
+            this.quick = 0;
         }
     }
 }

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addSpot, newScene, pngOf, settled, shownAt } from './help';
+import { addSpot, dragHandle, newScene, pngOf, settled, shownAt } from './help';
 
 test('a picture that comes late never covers a newer one', async ({ page }) => {
     await newScene(page, pngOf(320, 200, () => [0, 0, 0]));
@@ -43,4 +43,16 @@ test('at 1:1 the view shows the pixels that an export has', async ({ page }) => 
     for (const [x, y] of [[0, 0], [10, 20], [299, 199], [150, 77]] as const) {
         expect(await shownAt(page, left + x, top + y)).toEqual(colour(x, y));
     }
+});
+
+test('a release asks for one picture at rest, and never for the state before it', async ({ page }) => {
+    await newScene(page, pngOf(320, 200, () => [10, 20, 30]));
+    await addSpot(page);
+    const asked: { draft: boolean; changes: Record<string, { values?: { target?: [number, number] } }> }[] = [];
+    page.on('request', (request) => request.url().endsWith('/picture') && asked.push(request.postDataJSON()));
+    await dragHandle(page, 'Target', 70, -30);
+    await page.waitForTimeout(400);
+    const atRest = asked.filter((request) => !request.draft);
+    expect(atRest).toHaveLength(1);
+    expect(Object.values(atRest[0]!.changes)[0]?.values?.target).toBeDefined();
 });

@@ -165,8 +165,10 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
     const before = useWork((state) => state.before);
     const mask = useWork((state) => state.maskAlone);
     const loop = useRef<PictureLoop | null>(null);
-    /** What the last picture at rest was asked of. */
+    /** What the last picture at rest was asked of, whether it has come, and the newest revision that looks like it. */
     const asked = useRef<string | null>(null);
+    const hasCome = useRef(false);
+    const revision = useRef(scene.revision);
 
     useEffect(() => {
         loop.current = new PictureLoop(
@@ -175,7 +177,8 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
                 setProblem(null);
                 setShown(next);
                 if (!next.draft) {
-                    useWork.setState({ shownRevision: next.revision });
+                    hasCome.current = true;
+                    useWork.setState({ shownRevision: revision.current });
                 } else {
                     useWork.setState(({ outlines }) => ({ outlines: { ...outlines, ...next.head.outlines } }));
                 }
@@ -197,10 +200,15 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
         // writing a change down does not change the picture
         const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0 })), scene.white, window, scale, solo, before, mask, attempt]);
         if (content !== null && content === asked.current) {
-            useWork.setState({ shownRevision: scene.revision });
+            revision.current = scene.revision;
+            if (hasCome.current) {
+                useWork.setState({ shownRevision: scene.revision });
+            }
             return;
         }
         asked.current = content;
+        hasCome.current = false;
+        revision.current = scene.revision;
         loop.current?.want({
             window,
             scale,
@@ -211,7 +219,6 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
             before,
             mask,
             moving,
-            revision: scene.revision,
             since: moving ? useWork.getState().movedAt : performance.now(),
         });
     }, [scene, lens, window, view, pending, moving, solo, before, mask, attempt]);

@@ -9,13 +9,11 @@ export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before' | 'mas
     scale: number;
     draftScale: number;
     moving: boolean;
-    /** The scene's revision that is asked for. */
-    revision: number;
     /** When the event came that made this wish. */
     since: number;
 };
 
-export type Shown = { image: ImageData; window: Rect; head: PictureHead; draft: boolean; revision: number; since: number };
+export type Shown = { image: ImageData; window: Rect; head: PictureHead; draft: boolean; since: number };
 
 /** A draft should be there within this time; when it is not, the next one is smaller. */
 const DRAFT_MS = 50;
@@ -97,7 +95,7 @@ export class PictureLoop {
             if (reply && number > this.shown && !this.stopped) {
                 this.shown = number;
                 const image = new ImageData(reply.pixels, reply.head.columns, reply.head.rows);
-                this.onShown({ image, window: wanted.window, head: reply.head, draft: wanted.moving, revision: wanted.revision, since: wanted.since });
+                this.onShown({ image, window: wanted.window, head: reply.head, draft: wanted.moving, since: wanted.since });
             }
         } catch (error) {
             if (!this.stopped) {

@@ -1,4 +1,4 @@
-import { QueryClient, useQueryClient } from '@tanstack/react-query';
+import { notifyManager, QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { api, Refused } from '../api/client';
 import type { Scene, Strip, StripChange } from '../api/types';
@@ -33,10 +33,13 @@ export class Gestures {
             return Promise.resolve();
         }
         return this.write(() => api.changeStrip(this.sceneId, strip, this.revision(strip), written, label)).finally(() => {
-            // what came in the meantime stays
-            if (useWork.getState().pending[strip] === written) {
-                work.drop(strip);
-            }
+            // behind the notice of the new scene: else the old one would be seen for a moment
+            notifyManager.schedule(() => {
+                // what came in the meantime stays
+                if (useWork.getState().pending[strip] === written) {
+                    work.drop(strip);
+                }
+            });
         });
     }
 

@@ -73,6 +73,20 @@ it('keeps luminosity, hue and saturation where the standard says so', function (
     }
 })->with([BlendMode::Hue, BlendMode::Saturation, BlendMode::Color, BlendMode::Luminosity]);
 
+it('arranges formulas for opaque grounds without changing them', function (BlendMode $mode): void {
+    [$class, $mix] = $mode->opaqueMix();
+    $formula = $mode->perChannel();
+    foreach (range(0, 20) as $b) {
+        foreach (range(0, 20) as $s) {
+            foreach ([0.0, 0.3, 1.0] as $cover) {
+                $blended = $formula === null ? $s / 20 : call_user_func($formula, $b / 20, $s / 20);
+                $wanted = $mode === BlendMode::Add ? min(1, $b / 20 + $cover * $s / 20) : $b / 20 + $cover * ($blended - $b / 20);
+                expect($class::$mix($b / 20, $s / 20, $cover))->toEqualWithDelta($wanted, 1e-12);
+            }
+        }
+    }
+})->with(array_values(array_filter(BlendMode::cases(), fn (BlendMode $mode): bool => $mode->opaqueMix() !== null)));
+
 it('has the neutral colours of the trade', function (): void {
     // common practice, no source: grey for overlay, soft light and hard light; black for screen and add; white for multiply
     foreach ([['overlay', 0.5, 0.0], ['soft light', 0.5, 0.0], ['hard light', 0.5, 0.0], ['screen', 0.0, 0.0], ['multiply', 1.0, 0.0], ['kindle', 0.0, 0.0]] as [$mode, $source, $slack]) {

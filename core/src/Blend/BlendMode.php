@@ -66,6 +66,26 @@ enum BlendMode: string
         };
     }
 
+    /**
+     * below + cover (B - below) of one channel over an opaque ground, where it can be arranged well for a long stack.
+     *
+     * @return array{class-string, string}|null
+     */
+    public function opaqueMix(): ?array
+    {
+        return match ($this) {
+            self::Normal => [OpaqueMix::class, 'normal'],
+            self::Multiply => [OpaqueMix::class, 'multiply'],
+            self::Screen => [OpaqueMix::class, 'screen'],
+            self::Overlay => [OpaqueMix::class, 'overlay'],
+            self::HardLight => [OpaqueMix::class, 'hardLight'],
+            self::SoftLight => [OpaqueMix::class, 'softLight'],
+            self::ColorDodge => [OpaqueMix::class, 'colorDodge'],
+            self::Add => [OpaqueMix::class, 'add'],
+            default => null,
+        };
+    }
+
     /** The modes that read the three channels together: hue, saturation, color, luminosity. */
     public function readsWholeColour(): bool
     {

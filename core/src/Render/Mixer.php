@@ -102,6 +102,12 @@ final readonly class Mixer
 
             return;
         }
+        $mix = $this->opaque && ! $layer->exceeds ? $layer->mode->opaqueMix() : null;
+        if ($mix !== null) {
+            $this->kernel->line("{$value} = {$this->kernel->expression($mix, [$value, $source, $layer->cover])};");
+
+            return;
+        }
         if ($layer->mode === BlendMode::Add) {
             $below = $this->opaque ? $value : "({$value} * {$this->kernel->stored('a')})";
             $this->kernel->inline([ChannelBlend::class, 'add'], [$below, "({$layer->cover} * {$source})"], $value);

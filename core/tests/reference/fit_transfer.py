@@ -1,4 +1,5 @@
-"""Fits the polynomials of core/src/Kernel/Transfer.php (least largest error) to the transfer function of IEC 61966-2-1.
+"""Fits the polynomials of core/src/Kernel/Transfer.php (least largest error) to the transfer function of IEC 61966-2-1,
+and that of soft light in core/src/Blend/ChannelBlend.php to the square root.
 
 Needs numpy and scipy. Prints the pieces with their coefficients, lowest power first, and the largest error in 1/255.
 """
@@ -41,3 +42,5 @@ for low, high in zip(edges, edges[1:]):
     print("encode", low, high, [float("%.9g" % c) for c in coefficients], "error %.4f/255" % error)
 coefficients, error = fit(decode, 0.04045, 1.1, 6, lambda x: 1 / decode_slope(x))
 print("decode", 0.04045, 1.1, [float("%.9g" % c) for c in coefficients], "error %.4f/255" % error)
+coefficients, error = fit(np.sqrt, 0.25, 1.0, 6, lambda x: np.ones_like(x))
+print("square root", 0.25, 1.0, [float("%.9g" % c) for c in coefficients], "error %.4f/255" % error)

@@ -28,6 +28,7 @@ Route::prefix('api')->group(function (): void {
         Route::delete('', [SceneController::class, 'destroy']);
         Route::post('restore', [SceneController::class, 'restore']);
         Route::get('file', [SceneController::class, 'file']);
+        Route::get('packed', [SceneController::class, 'packed']);
         Route::get('thumbnail', [PictureController::class, 'thumbnail']);
         // these two change nothing; a drag asks for dozens a second, so they do without session and token
         Route::withoutMiddleware([EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class])->group(function (): void {

@@ -7,12 +7,14 @@ namespace App\CommandLine;
 use App\Models\Picture;
 use App\Models\Scene as SceneRow;
 use App\Render\StoredPictures;
+use App\Scenes\PackedScene;
 use App\Scenes\SceneStore;
 use Aumbrel\Core\Plate\PictureShelf;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\SceneError;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
+use RuntimeException;
 
 /** A scene as a command names it, a file or the id of a stored one, and where its pictures are. */
 final readonly class NamedScene
@@ -27,7 +29,7 @@ final readonly class NamedScene
     public static function open(string $name): self
     {
         if (is_file($name)) {
-            return self::fromFile($name);
+            return self::fromFile(PackedScene::isOne($name) ? self::unpacked($name) : $name);
         }
         if (preg_match('/^[0-9a-z]{26}$/D', $name) === 1) {
             return self::stored($name);
@@ -44,6 +46,25 @@ final readonly class NamedScene
             return new self(Scene::fromJson((string) file_get_contents($path)), new FilePictures(dirname($path), self::root().'/storage/pictures'));
         } catch (SceneError $error) {
             throw new Problem("{$path}: {$error->getMessage()}");
+        }
+    }
+
+    /** The scene file of a packed scene, laid out in a folder that goes with this process. */
+    private static function unpacked(string $file): string
+    {
+        $folder = sys_get_temp_dir().'/aumbrel-'.bin2hex(random_bytes(8));
+        mkdir($folder, 0o700);
+        $owner = getmypid();
+        register_shutdown_function(static function () use ($folder, $owner): void {
+            if (getmypid() === $owner) {
+                array_map('unlink', glob("{$folder}/*") ?: []);
+                @rmdir($folder);
+            }
+        });
+        try {
+            return PackedScene::unpack($file, $folder);
+        } catch (RuntimeException $problem) {
+            throw new Problem("{$file} {$problem->getMessage()}");
         }
     }
 

@@ -86,6 +86,30 @@ it('ends with one clear line for bad input, and leaves nothing behind', function
     }, 'JSON'],
 ]);
 
+it('renders a packed scene like the scene that was packed', function (): void {
+    $scene = addSpot(aScene());
+    $zip = Folder::of('packed-scenes').'/scene.zip';
+    copy($this->get("/api/scenes/{$scene['id']}/packed")->assertOk()->assertDownload('marsh-at-dusk.zip')->baseResponse->getFile()->getPathname(), $zip);
+    $out = dirname($zip).'/out.png';
+    expect(aumbrel('render', $zip, '--out', $out))->toMatchArray(['status' => 0, 'err' => '']);
+    $here = (new App\Render\Painter(config('aumbrel.kernels'), config('aumbrel.pictures')))->paint(asked($scene));
+    $image = imagecreatefrompng($out);
+    foreach ([[0, 0], [33, 20], [63, 39]] as [$x, $y]) {
+        $pixel = imagecolorat($image, $x, $y);
+        expect([$pixel >> 16 & 255, $pixel >> 8 & 255, $pixel & 255])->toBe(array_values(unpack('C3', substr($here->bytes, ($y * 64 + $x) * 4, 3))));
+    }
+});
+
+it('takes no packed scene with paths in it, and no ZIP without a scene', function (string $name, string $says): void {
+    $zip = Folder::of('packed-scenes').'/'.bin2hex(random_bytes(4)).'.zip';
+    $archive = new ZipArchive;
+    $archive->open($zip, ZipArchive::CREATE);
+    $archive->addFromString($name, '{}');
+    $archive->close();
+    $said = aumbrel('render', $zip, '--out', dirname($zip).'/bad.png');
+    expect($said['status'])->toBe(2)->and($said['err'])->toContain($says)->and(is_file(dirname($zip, 3).'/escaped'))->toBeFalse();
+})->with([['../../escaped', 'plain file names'], ['notes.txt', 'no scene.json']]);
+
 it('exports what the command renders, pixel for pixel', function (string $format): void {
     $scene = addSpot(aScene());
     $export = $this->postJson("/api/scenes/{$scene['id']}/exports", ['format' => $format, 'bits' => $format === 'png' ? 16 : 8])->assertCreated()->json();

@@ -8,12 +8,15 @@ use App\Http\Upload;
 use App\Models\Scene;
 use App\Scenes\FlatScene;
 use App\Scenes\NewScene;
+use App\Scenes\PackedScene;
+use App\Scenes\PictureLibrary;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class SceneController
 {
@@ -67,5 +70,14 @@ final class SceneController
         return new Response($this->store->document($scene)->toJson(), 200, [
             'Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$name}.json\"",
         ]);
+    }
+
+    /** The scene file with its pictures, as one ZIP. */
+    public function packed(Scene $scene, PictureLibrary $library): BinaryFileResponse
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'aumbrel');
+        PackedScene::write($this->store->document($scene), array_map(static fn (string $id): string => $library->path($id).'/original', $this->store->pictureIds($scene)), $file);
+
+        return response()->download($file, (Str::slug($scene->title) ?: 'scene').'.zip', ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
     }
 }

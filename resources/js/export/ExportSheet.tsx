@@ -81,6 +81,9 @@ function Body({ scene }: { scene: Scene }) {
                 <a className="rounded-md border border-line px-3 py-1 hover:bg-raised" href={`/api/scenes/${scene.id}/file`} download>
                     Scene file
                 </a>
+                <a className="rounded-md border border-line px-3 py-1 hover:bg-raised" href={`/api/scenes/${scene.id}/packed`} download title="The scene file with its pictures, as a ZIP">
+                    Packed scene
+                </a>
             </div>
             <ul aria-label="Files" className="mt-4 flex max-h-[240px] flex-col gap-1.5 overflow-y-auto">
                 {list.data?.map((entry) => <Entry key={entry.id} scene={scene} entry={entry} />)}

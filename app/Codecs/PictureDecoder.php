@@ -128,7 +128,7 @@ final class PictureDecoder
             $band->setImageFormat('BGRA');
             $band->setOption('quantum:format', 'unsigned');
             if ($bits === 16) {
-                $band->setImageEndian(Imagick::ENDIAN_LSB);
+                $band->setOption('endian', 'LSB');
             }
             $writer->band($band->getImageBlob());
             $band->clear();

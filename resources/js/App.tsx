@@ -1,6 +1,6 @@
 import { Wall } from './scenes/Wall';
 import { useRoute } from './ui/route';
-import { WorkScreen } from './work/WorkScreen';
+import { WorkScreen } from './screen/WorkScreen';
 
 export function App() {
     const path = useRoute((state) => state.path);

@@ -81,11 +81,25 @@ final class PictureFile
         return self::of('rubbish.png', self::pngOf(40, 30, str_repeat('rubbish', 99)));
     }
 
-    private static function pngOf(int $width, int $height, string $pixels): string
+    /** @param  callable(int, int): array{int, int, int}  $colour 0..65535 */
+    public static function deep(int $width, int $height, callable $colour): UploadedFile
+    {
+        $rows = '';
+        for ($y = 0; $y < $height; $y++) {
+            $rows .= "\0";
+            for ($x = 0; $x < $width; $x++) {
+                $rows .= pack('n3', ...$colour($x, $y));
+            }
+        }
+
+        return self::of('deep.png', self::pngOf($width, $height, (string) gzcompress($rows), 16));
+    }
+
+    private static function pngOf(int $width, int $height, string $pixels, int $bits = 8): string
     {
         $chunk = static fn (string $type, string $data): string => pack('N', strlen($data)).$type.$data.pack('N', crc32($type.$data));
 
-        return "\x89PNG\r\n\x1a\n".$chunk('IHDR', pack('N2C5', $width, $height, 8, 2, 0, 0, 0)).$chunk('IDAT', $pixels).$chunk('IEND', '');
+        return "\x89PNG\r\n\x1a\n".$chunk('IHDR', pack('N2C5', $width, $height, $bits, 2, 0, 0, 0)).$chunk('IDAT', $pixels).$chunk('IEND', '');
     }
 
     public static function of(string $name, string $bytes): UploadedFile

@@ -2,9 +2,9 @@ import { Copy, Trash2 } from 'lucide-react';
 import type { Parameter, Scene, Strip, StripChange, Value } from '../api/types';
 import { linearModes, modes, stripKinds } from '../generated/catalogue';
 import { percentScale, stopsScale } from '../desk/Fader';
-import type { Gestures } from '../work/gestures';
-import { everyStrip, isLight, isShown } from '../work/strips';
-import { useWork, work, type Step } from '../work/store';
+import type { Gestures } from '../screen/gestures';
+import { everyStrip, isLight, isShown } from '../screen/strips';
+import { useWork, work, type Step } from '../screen/store';
 import { ChoiceField, NumberField, ParameterField, Section, type Hand } from './fields';
 import { MaskBench } from './MaskBench';
 

@@ -2,9 +2,9 @@ import { Contrast, Eye, EyeOff, Trash2 } from 'lucide-react';
 import type { Mask, MaskChange, Scene, Stop, Strip, Value } from '../api/types';
 import { joins, maskKinds } from '../generated/catalogue';
 import { stopsOf } from '../view/handles/LinearHandles';
-import type { Gestures } from '../work/gestures';
-import { isShown } from '../work/strips';
-import { useWork, work } from '../work/store';
+import type { Gestures } from '../screen/gestures';
+import { isShown } from '../screen/strips';
+import { useWork, work } from '../screen/store';
 import { ChoiceField, ParameterField, Section, ToggleField, type Hand } from './fields';
 import { StopsField } from './StopsField';
 

@@ -1,7 +1,7 @@
 import { Plus, X } from 'lucide-react';
 import type { Stop } from '../api/types';
 import { withStop } from '../view/handles/LinearHandles';
-import { clamp } from '../work/strips';
+import { clamp } from '../screen/strips';
 import { NumberField, type Hand } from './fields';
 
 /** The stops of a mask: a strip of greys, and offset, value and midpoint of each. */

@@ -3,7 +3,7 @@ import { useId, useState, type ReactNode } from 'react';
 import type { Colour, Parameter, Point, Value } from '../api/types';
 import { hintOf } from '../ui/kelvin';
 import { figure, typed } from '../ui/words';
-import { clamp } from '../work/strips';
+import { clamp } from '../screen/strips';
 
 /** How a field hands on what is done to it. */
 export type Hand<T> = {

@@ -1,6 +1,6 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { levelRange } from '../generated/catalogue';
-import { clamp } from '../work/strips';
+import { clamp } from '../screen/strips';
 import { figure } from '../ui/words';
 
 export const TRAVEL = 96;

@@ -1,9 +1,9 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent, type PointerEvent, type WheelEvent } from 'react';
 import type { Point, Scene } from '../api/types';
 import { sayError } from '../ui/notices';
-import type { Gestures } from '../work/gestures';
-import { everyStrip, pointOf } from '../work/strips';
-import { useWork } from '../work/store';
+import type { Gestures } from '../screen/gestures';
+import { everyStrip, pointOf } from '../screen/strips';
+import { useWork } from '../screen/store';
 import { lensOf, panned, restScale, toScene, windowOf, zoomedAt, type Size } from './camera';
 import { Handles } from './handles/Handles';
 import { PictureLoop, type Shown } from './pictureLoop';

@@ -1,6 +1,6 @@
 import type { Point } from '../api/types';
-import { clamp } from '../work/strips';
-import type { Camera } from '../work/store';
+import { clamp } from '../screen/strips';
+import type { Camera } from '../screen/store';
 import type { Rect } from './pictureLoop';
 
 export type Size = { width: number; height: number };

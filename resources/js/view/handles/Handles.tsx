@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import type { Scene } from '../../api/types';
-import type { Gestures } from '../../work/gestures';
-import { everyStrip } from '../../work/strips';
-import { useWork } from '../../work/store';
+import type { Gestures } from '../../screen/gestures';
+import { everyStrip } from '../../screen/strips';
+import { useWork } from '../../screen/store';
 import type { Lens, Size } from '../camera';
 import { LinearHandles } from './LinearHandles';
 import { PlateHandles } from './PlateHandles';

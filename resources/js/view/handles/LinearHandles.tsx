@@ -1,5 +1,5 @@
 import type { Point, Stop, StripChange, Value, Values } from '../../api/types';
-import { clamp, pointOf } from '../../work/strips';
+import { clamp, pointOf } from '../../screen/strips';
 import { startDrag, type Held } from './drag';
 import type { MaskHandleProps } from './types';
 import { Grip, GrabLine, Line } from './parts';

@@ -1,5 +1,5 @@
 import type { Point, StripChange, Values } from '../../api/types';
-import { clamp, numberOf, pointOf } from '../../work/strips';
+import { clamp, numberOf, pointOf } from '../../screen/strips';
 import { toView } from '../camera';
 import { startDrag, type Held } from './drag';
 import type { StripHandleProps } from './types';

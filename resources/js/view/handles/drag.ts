@@ -1,8 +1,8 @@
 import type { PointerEvent } from 'react';
 import type { Point } from '../../api/types';
 import { toScene, type Lens } from '../camera';
-import { work } from '../../work/store';
-import type { Gestures } from '../../work/gestures';
+import { work } from '../../screen/store';
+import type { Gestures } from '../../screen/gestures';
 import type { StripChange } from '../../api/types';
 
 export type Held = { shift: boolean };

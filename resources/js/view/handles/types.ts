@@ -1,5 +1,5 @@
 import type { Mask, Outlines, Scene, Strip } from '../../api/types';
-import type { Gestures } from '../../work/gestures';
+import type { Gestures } from '../../screen/gestures';
 import type { Lens } from '../camera';
 
 export type StripHandleProps = { scene: Scene; strip: Strip; outlines: Outlines; lens: Lens; gestures: Gestures };

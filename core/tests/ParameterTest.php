@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+use Aumbrel\Core\Color\LightColour;
+use Aumbrel\Core\Color\Rgb;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Mask\Stops;
+use Aumbrel\Core\Parameter\Parameter;
+use Aumbrel\Core\Parameter\Unit;
+use Aumbrel\Core\Parameter\Values;
+use Aumbrel\Core\Render\KeptRows;
+use Aumbrel\Core\Render\PlaneCache;
+use Aumbrel\Core\Scene\Kinds;
+use Aumbrel\Core\Scene\SceneError;
+
+/** @return list<Parameter> one of every type */
+function everyType(): array
+{
+    return [
+        Parameter::number('width', 'Width', 'reach', Unit::Pixels, 1, 50, 20), Parameter::optionalNumber('size', 'Size', 'reach', Unit::Pixels, 0, 9, 'none'),
+        Parameter::choice('law', 'Law', 'reach', ['even', 'linear'], 'linear'), Parameter::toggle('on', 'On', 'reach'), Parameter::point('at', 'At', 'reach'),
+        Parameter::lightColour('colour', 'Colour', 'light', LightColour::kelvin(3200)), Parameter::flatColour('tint', 'Tint', 'light', '#102030'),
+        Parameter::maskStops('stops', 'Stops', 'falloff', Stops::of([0, 1], [1, 0])), Parameter::picture('picture', 'Picture', 'plate'),
+    ];
+}
+
+it('takes defaults for what is left out, and asks for what has none', function (): void {
+    $values = Values::read(everyType(), ['at' => [1, 2], 'picture' => 'a.png'], 'values');
+    expect($values->number('width'))->toBe(20.0)->and($values->optionalNumber('size'))->toBeNull()->and($values->choice('law'))->toBe('linear')->and($values->toggle('on'))->toBeFalse()
+        ->and($values->point('at')->toArray())->toBe([1.0, 2.0])->and($values->lightColour('colour')->kelvin)->toBe(3200.0)->and($values->stops('stops')->toArray())->toHaveCount(2);
+    expect(fn () => Values::read(everyType(), ['picture' => 'a.png'], 'values'))->toThrow(SceneError::class, 'values.at: is missing');
+});
+
+it('writes what it read', function (): void {
+    $raw = ['width' => 3, 'size' => 2.5, 'law' => 'even', 'on' => true, 'at' => [4, 5], 'colour' => ['swatch' => '#FFAA00'], 'tint' => '#ABCDEF', 'stops' => [['offset' => 0.5, 'value' => 1, 'midpoint' => 0.2]], 'picture' => 'lamp post (2).png', 'mine' => 1];
+    $once = Values::read(everyType(), $raw, 'v')->toArray();
+    expect(Values::read(everyType(), $once, 'v')->toArray())->toBe($once)->and($once['colour'])->toBe(['swatch' => '#ffaa00'])->and($once['mine'])->toBe(1);
+});
+
+it('refuses wrong values with the field and what was expected', function (string $name, mixed $value, string $says): void {
+    expect(fn () => Values::read(everyType(), ['at' => [1, 2], 'picture' => 'a.png', $name => $value], 'values'))->toThrow(SceneError::class, $says);
+})->with([
+    ['width', 51, 'a number from 1 to 50 px, found 51'], ['width', '20', 'found "20"'], ['width', NAN, 'found NaN'], ['width', INF, 'found infinity'], ['width', null, 'a number'],
+    ['size', -1, 'a number from 0 to 9'], ['law', 'cubic', 'one of even, linear'], ['on', 1, 'true or false'], ['at', [1], 'a point'], ['at', [1, NAN], 'a point'], ['at', [2e6, 0], 'a point'],
+    ['colour', ['kelvin' => 100], '1000 to 25000'], ['colour', ['swatch' => '#ff0000', 'kelvin' => 3000], 'swatch'], ['colour', '#ff0000', 'swatch'], ['tint', '#12345', 'a colour'],
+    ['stops', 'many', 'stops'], ['picture', '/etc/passwd', 'plain name'], ['picture', '..', 'plain name'], ['picture', "a\n.png", 'plain name'],
+]);
+
+it('describes each kind fully', function (): void {
+    foreach ([...Kinds::STRIPS, ...Kinds::MASKS] as $kind) {
+        expect($kind::label())->not->toBe('');
+        $names = array_map(fn (Parameter $parameter): string => $parameter->name, $kind::parameters());
+        expect(count(array_unique($names)))->toBe(count($names));
+        // what a new one is given is taken back by the kind itself
+        $placed = [...$kind::placed(new Point(400, 300), 500), ...(in_array('picture', $names, true) ? ['picture' => 'a.png'] : [])];
+        expect($kind::from(Values::read($kind::parameters(), $placed, 'values')))->toBeInstanceOf($kind);
+        foreach ($kind::parameters() as $parameter) {
+            $described = $parameter->describe();
+            expect($described['label'])->not->toBe('')->and($described['least'])->toBeLessThanOrEqual($described['most']);
+        }
+    }
+});
+
+it('knows colours', function (): void {
+    expect(Rgb::fromHex('#ff8000')->toHex())->toBe('#ff8000')->and(Rgb::fromHex('#000000')->normalised()->largest())->toBe(0.0);
+    // black gives no light; a swatch is normalised in linear
+    expect(LightColour::swatch('#000000')->linear(6500)->largest())->toBe(0.0)->and(LightColour::swatch('#404040')->linear(6500)->smallest())->toEqualWithDelta(1.0, 1e-12);
+    expect(fn () => Rgb::fromHex('orange'))->toThrow(InvalidArgumentException::class);
+    // warm light has less blue, the more the warmer
+    $blues = array_map(fn (int $kelvin): float => LightColour::kelvin($kelvin)->linear(6500)->blue, [1900, 2700, 3200, 4200, 5600, 6500]);
+    $sorted = $blues;
+    sort($sorted);
+    expect($blues)->toBe($sorted)->and(LightColour::kelvin(12000)->linear(6500)->red)->toBeLessThan(0.9);
+});
+
+it('keeps what was used last, within its limits', function (): void {
+    $cache = new PlaneCache(16 * 100);
+    $filled = 0;
+    $fill = function () use (&$filled): array {
+        $filled++;
+
+        return array_fill(0, 40, 0.5);
+    };
+    $cache->get('a', $fill);
+    $cache->get('b', $fill);
+    $cache->get('a', $fill);
+    expect($filled)->toBe(2);
+    $cache->get('c', $fill);
+    $cache->get('a', $fill);
+    expect($filled)->toBe(3);
+    $cache->get('b', $fill);
+    expect($filled)->toBe(4);
+
+    $rows = new KeptRows(100);
+    $rows->put('a', [['r' => [1.0]]], 60);
+    $rows->put('b', [['r' => [2.0]]], 40);
+    $rows->get('a');
+    $rows->put('c', [['r' => [3.0]]], 30);
+    expect($rows->get('b'))->toBeNull()->and($rows->get('a'))->toBe([['r' => [1.0]]])->and($rows->get('c'))->not->toBeNull();
+    $rows->put('huge', [['r' => [4.0]]], 1000);
+    expect($rows->get('huge'))->toBeNull()->and($rows->get('a'))->not->toBeNull();
+});

@@ -6,6 +6,7 @@ namespace App\CommandLine;
 
 use App\Codecs\PictureEncoder;
 use App\Export\BandRenderer;
+use App\Render\Cores;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Render\Picture;
@@ -54,9 +55,8 @@ final class RenderCommand implements Command
         $render = static fn (Window $band): Picture => $strip === null
             ? $renderer->picture($named->scene, $band, $bits, $until)
             : $renderer->contributions($named->scene, $band, [$strip], $bits)[$strip];
-        $cores = max(1, (int) trim((string) @shell_exec('nproc 2>/dev/null')));
 
-        return (new BandRenderer($render, $cores))->render($window, $bits, $raw, static function (float $share) use ($arguments): void {
+        return (new BandRenderer($render, Cores::count()))->render($window, $bits, $raw, static function (float $share) use ($arguments): void {
             if ($arguments->has('progress')) {
                 printf("progress %.3f\n", $share * self::RENDERING);
             }

@@ -6,7 +6,6 @@ namespace App\Export;
 
 use App\Models\Export;
 use App\Models\Scene;
-use App\Scenes\FlatScene;
 use App\Scenes\SceneStore;
 use Illuminate\Support\Str;
 
@@ -23,7 +22,7 @@ final readonly class Exports
         $bits = $format === 'jpeg' ? 8 : $bits;
         $export = $scene->exports()->create([
             'format' => $format, 'bits' => $bits, 'quality' => $quality, 'state' => Export::WAITING,
-            'scene' => FlatScene::fromDocument($this->store->document($scene)->toArray())->toDocument(),
+            'scene' => $this->store->flat($scene)->toDocument(),
             'name' => (Str::slug($scene->title) ?: 'scene').($bits === 16 ? '-16bit' : '').($format === 'png' ? '.png' : '.jpg'),
         ]);
         RunExport::dispatch($export->id);

@@ -40,9 +40,4 @@ final class Export extends Model
     protected $guarded = [];
 
     protected $casts = ['bits' => 'int', 'quality' => 'int', 'progress' => 'float', 'scene' => 'array', 'bytes' => 'int', 'clipped' => 'int'];
-
-    public function isOver(): bool
-    {
-        return in_array($this->state, [self::DONE, self::FAILED, self::CANCELLED], true);
-    }
 }

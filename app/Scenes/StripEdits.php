@@ -26,7 +26,7 @@ final class StripEdits
      */
     public static function change(FlatScene $scene, string $id, array $change): FlatScene
     {
-        $strip = $scene->strips[$id] ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+        $strip = self::strip($scene, $id);
         $strip = [...$strip, ...array_intersect_key($change, array_flip(self::REPLACED))];
         if (array_key_exists('confinedTo', $change)) {
             unset($strip['confinedTo']);
@@ -76,7 +76,7 @@ final class StripEdits
 
     public static function duplicate(FlatScene $scene, string $id): FlatScene
     {
-        $strip = $scene->strips[$id] ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+        $strip = self::strip($scene, $id);
         if ($strip['kind'] === 'group') {
             throw new SceneError('strip', 'a group cannot be duplicated; duplicate the strips in it');
         }
@@ -123,7 +123,7 @@ final class StripEdits
 
     public static function addMask(FlatScene $scene, string $id, string $kind, Point $centre, float $span): FlatScene
     {
-        $strip = $scene->strips[$id] ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+        $strip = self::strip($scene, $id);
         $class = Kinds::mask($kind, 'kind');
         $strip['masks'] = [...self::fields($strip['masks'] ?? []), ['id' => self::newId(), 'kind' => $kind, 'values' => $class::placed($centre, $span)]];
 
@@ -132,10 +132,20 @@ final class StripEdits
 
     public static function removeMask(FlatScene $scene, string $id, string $mask): FlatScene
     {
-        $strip = $scene->strips[$id] ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+        $strip = self::strip($scene, $id);
         $strip['masks'] = array_values(array_filter(self::fields($strip['masks'] ?? []), static fn (mixed $entry): bool => self::fields($entry)['id'] !== $mask));
 
         return $scene->with(['strips' => [$id => $strip]]);
+    }
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws SceneError when there is no such strip
+     */
+    private static function strip(FlatScene $scene, string $id): array
+    {
+        return $scene->strips[$id] ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
     }
 
     public static function newId(): string

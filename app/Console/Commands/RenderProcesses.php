@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\Scene;
+use App\Render\Cores;
 use App\Render\Painter;
 use App\Render\Pool\Dispatcher;
 use App\Render\RenderRequest;
@@ -24,12 +25,11 @@ final class RenderProcesses extends Command
     public function handle(SceneStore $store): int
     {
         $asked = $this->option('processes');
-        $cores = max(1, (int) trim((string) @shell_exec('nproc 2>/dev/null')));
         $kernels = config()->string('aumbrel.kernels');
         $pictures = config()->string('aumbrel.pictures');
         (new Dispatcher(
             config()->string('aumbrel.socket'),
-            is_numeric($asked) ? max(1, (int) $asked) : $cores,
+            is_numeric($asked) ? max(1, (int) $asked) : Cores::count(),
             static fn (): Painter => new Painter($kernels, $pictures),
             $this->lastTouched($store),
         ))->run();

@@ -143,11 +143,6 @@ final class KernelWriter
         return '$p'.$this->planeNames[$key].'_';
     }
 
-    public function isEmpty(): bool
-    {
-        return $this->loops === [];
-    }
-
     public function finish(): KernelSource
     {
         $head = '';

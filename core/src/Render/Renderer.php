@@ -78,12 +78,6 @@ final class Renderer
         return $pictures;
     }
 
-    /** The steps of a scene's picture, for measuring and for tests. */
-    public function plan(Scene $scene, Window $window): Plan
-    {
-        return $this->planner($scene, $window)->picture($scene->strips, 8);
-    }
-
     /** @param  list<string>  $tapped */
     private function planner(Scene $scene, Window $window, array $tapped = [], ?string $below = null): Planner
     {

@@ -50,12 +50,13 @@ final readonly class RowRunner
         $first = $below === null ? 0 : $plan->checkpoint;
         $count = count($steps);
         for ($row = 0; $row < $window->rows; $row++) {
+            $y = $window->yOf($row);
             $lines = $below === null ? ['r' => $zero, 'g' => $zero, 'b' => $zero, 'a' => $zero] + $lines : $below[$row] + $lines;
             for ($at = $first; $at < $count; $at++) {
                 if ($at === $plan->checkpoint && $below === null && $at > 0) {
                     $kept[$row] = array_diff_key($lines, self::PASSING);
                 }
-                $steps[$at]->run($lines, $row);
+                $steps[$at]->run($lines, $row, $y);
             }
             $done($lines);
         }

@@ -15,6 +15,10 @@ final class RowStep
     /** @var array<int, array<string, mixed>> covers of rows that were worked out in this run */
     private array $covers = [];
 
+    private readonly float $left;
+
+    private readonly float $step;
+
     /**
      * @param  array<string, string>  $copies  from line to line
      * @param  list<list<int>|list<float>>  $planes
@@ -30,6 +34,8 @@ final class RowStep
         private readonly ?string $coverKey,
         private readonly ?array $kept,
     ) {
+        $this->left = $window->xOf(0);
+        $this->step = $window->step();
     }
 
     /** @param  array<string, string>  $copies */
@@ -47,8 +53,11 @@ final class RowStep
         return new self([], $function(...), $kernel, $planes, $extent, $window, $coverKey, $kept);
     }
 
-    /** @param  array<string, mixed>  $lines */
-    public function run(array &$lines, int $row): void
+    /**
+     * @param  array<string, mixed>  $lines
+     * @param  float  $y  of the row's pixel centres, scene pixels
+     */
+    public function run(array &$lines, int $row, float $y): void
     {
         if ($this->function === null || $this->kernel === null) {
             foreach ($this->copies as $from => $to) {
@@ -64,7 +73,6 @@ final class RowStep
 
             return;
         }
-        $y = $this->window->yOf($row);
         [$from, $to] = $this->columns($y);
         if ($from >= $to) {
             if ($this->coverKey !== null) {
@@ -73,7 +81,7 @@ final class RowStep
 
             return;
         }
-        ($this->function)($this->kernel->numbers, $this->kernel->tables, $this->planes, $lines, $from, $to, $row * $this->window->columns, $this->window->xOf(0), $this->window->step(), $y);
+        ($this->function)($this->kernel->numbers, $this->kernel->tables, $this->planes, $lines, $from, $to, $row * $this->window->columns, $this->left, $this->step, $y);
         if ($this->coverKey !== null) {
             $this->covers[$row] = ['cover' => $lines['cover'], 'first' => $lines['first'], 'end' => $lines['end']];
         }
@@ -97,11 +105,10 @@ final class RowStep
         if ($span === null) {
             return [0, 0];
         }
-        [$left, $step] = [$this->window->xOf(0), $this->window->step()];
 
         return [
-            (int) max(0.0, ceil(($span[0] - $left) / $step - 1e-6)),
-            (int) min((float) $this->window->columns, floor(($span[1] - $left) / $step + 1e-6) + 1),
+            (int) max(0.0, ceil(($span[0] - $this->left) / $this->step - 1e-6)),
+            (int) min((float) $this->window->columns, floor(($span[1] - $this->left) / $this->step + 1e-6) + 1),
         ];
     }
 }

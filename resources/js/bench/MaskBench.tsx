@@ -1,7 +1,7 @@
 import { Contrast, Eye, EyeOff, Trash2 } from 'lucide-react';
 import type { Mask, MaskChange, Scene, Stop, Strip, Value } from '../api/types';
 import { joins, maskKinds } from '../generated/catalogue';
-import { stopsOf } from '../view/handles/LinearHandles';
+import { stopsOf } from '../screen/stops';
 import type { Gestures } from '../screen/gestures';
 import { isShown } from '../screen/strips';
 import { useWork, work } from '../screen/store';

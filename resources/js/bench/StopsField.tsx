@@ -1,6 +1,6 @@
 import { Plus, X } from 'lucide-react';
 import type { Stop } from '../api/types';
-import { withStop } from '../view/handles/LinearHandles';
+import { reversed, withStop } from '../screen/stops';
 import { clamp } from '../screen/strips';
 import { NumberField, type Hand } from './fields';
 
@@ -48,11 +48,4 @@ export function StopsField({ stops, hand }: { stops: Stop[]; hand: Hand<Stop[]> 
             ))}
         </div>
     );
-}
-
-/** The same course from the other end. */
-export function reversed(stops: Stop[]): Stop[] {
-    return stops
-        .map((stop, at) => ({ offset: 1 - stop.offset, value: stop.value, midpoint: 1 - (stops[at - 1]?.midpoint ?? 0.5) }))
-        .reverse();
 }

@@ -1,7 +1,8 @@
 import { RotateCcw } from 'lucide-react';
-import { useId, useState, type ReactNode } from 'react';
+import { useId, useState, type InputHTMLAttributes, type ReactNode } from 'react';
 import type { Colour, Parameter, Point, Value } from '../api/types';
 import { hintOf } from '../ui/kelvin';
+import { follow } from '../ui/pointer';
 import { figure, typed } from '../ui/words';
 import { clamp } from '../screen/strips';
 
@@ -59,22 +60,19 @@ type NumberProps = {
 export function NumberField(props: NumberProps) {
     const { label, value, unit, least, most, step, signed = false, whenEmpty = '', rest, hand } = props;
     const id = useId();
-    const [text, setText] = useState<string | null>(null);
     const fit = (next: number) => clamp(Math.round(next / step) * step, least, most);
     const tidy = (next: number) => Math.round(next * 1e4) / 1e4;
-
-    function finish() {
-        if (text === null) {
-            return;
-        }
-        const next = typed(text);
-        setText(null);
-        if (text.trim() === '' && whenEmpty !== '') {
-            hand.set(null);
-        } else if (next !== null && next !== value) {
-            hand.set(tidy(clamp(next, least, most)));
-        }
-    }
+    const typing = useTyping(
+        (text) => {
+            const next = typed(text);
+            if (text.trim() === '' && whenEmpty !== '') {
+                hand.set(null);
+            } else if (next !== null && next !== value) {
+                hand.set(tidy(clamp(next, least, most)));
+            }
+        },
+        (steps) => hand.nudge(tidy(clamp((value ?? rest ?? least) + steps * step, least, most))),
+    );
 
     return (
         <Row
@@ -89,27 +87,11 @@ export function NumberField(props: NumberProps) {
             <span className="flex h-6 min-w-[84px] items-center rounded-sm bg-well px-2">
                 <input
                     id={id}
-                    inputMode="decimal"
-                    autoComplete="off"
                     className="w-[58px] min-w-0 bg-transparent font-mono text-[12px] outline-none placeholder:font-sans placeholder:text-quiet"
-                    style={value === null && text === null ? { width: 104 } : undefined}
+                    style={value === null && typing.text === null ? { width: 104 } : undefined}
                     placeholder={whenEmpty}
-                    value={text ?? (value === null ? '' : figure(value, step, signed))}
-                    onFocus={(event) => event.target.select()}
-                    onChange={(event) => setText(event.target.value)}
-                    onBlur={finish}
-                    onKeyDown={(event) => {
-                        const way = { ArrowUp: 1, ArrowDown: -1 }[event.key];
-                        if (event.key === 'Enter') {
-                            finish();
-                        } else if (event.key === 'Escape') {
-                            setText(null);
-                        } else if (way !== undefined) {
-                            event.preventDefault();
-                            setText(null);
-                            hand.nudge(tidy(clamp((value ?? rest ?? least) + way * step * (event.shiftKey ? 10 : 1), least, most)));
-                        }
-                    }}
+                    value={typing.text ?? (value === null ? '' : figure(value, step, signed))}
+                    {...typing.props}
                 />
                 {unit && value !== null && <span className="ml-1 text-[12px] text-quiet">{unit}</span>}
             </span>
@@ -127,25 +109,17 @@ function scrub(event: React.PointerEvent<HTMLElement>, from: number, step: numbe
     if (event.button !== 0) {
         return;
     }
-    const element = event.currentTarget;
     const start = event.clientX;
     let hasMoved = false;
-    element.setPointerCapture(event.pointerId);
-    const move = (pointer: globalThis.PointerEvent) => {
-        hasMoved ||= Math.abs(pointer.clientX - start) > 2;
-        if (hasMoved) {
-            live(from + (pointer.clientX - start) * step * (pointer.shiftKey ? 0.2 : 1), pointer.timeStamp);
-        }
-    };
-    const end = () => {
-        element.removeEventListener('pointermove', move);
-        if (hasMoved) {
-            commit();
-        }
-    };
-    element.addEventListener('pointermove', move);
-    element.addEventListener('pointerup', end, { once: true });
-    element.addEventListener('pointercancel', end, { once: true });
+    follow(event.currentTarget, event.pointerId, {
+        move: (pointer) => {
+            hasMoved ||= Math.abs(pointer.clientX - start) > 2;
+            if (hasMoved) {
+                live(from + (pointer.clientX - start) * step * (pointer.shiftKey ? 0.2 : 1), pointer.timeStamp);
+            }
+        },
+        end: () => hasMoved && commit(),
+    });
 }
 
 export function PointField({ label, value, hand }: { label: string; value: Point; hand: Hand<Point> }) {
@@ -163,36 +137,47 @@ export function PointField({ label, value, hand }: { label: string; value: Point
 }
 
 function PlainNumber({ name, value, onSet, onNudge }: { name: string; value: number; onSet: (value: number) => void; onNudge: (value: number) => void }) {
+    const typing = useTyping(
+        (text) => {
+            const next = typed(text);
+            if (next !== null && next !== value) {
+                onSet(next);
+            }
+        },
+        (steps) => onNudge(value + steps),
+    );
+    return <input aria-label={name} className="h-6 w-[60px] rounded-sm bg-well px-2 font-mono text-[12px]" value={typing.text ?? figure(value, 1)} {...typing.props} />;
+}
+
+/** What is being typed into a number, until it is finished or given up; the arrow keys step it, with shift by ten. */
+function useTyping(onDone: (text: string) => void, onStep: (steps: number) => void) {
     const [text, setText] = useState<string | null>(null);
     const finish = () => {
-        const next = text === null ? null : typed(text);
-        setText(null);
-        if (next !== null && next !== value) {
-            onSet(next);
+        if (text !== null) {
+            setText(null);
+            onDone(text);
         }
     };
-    return (
-        <input
-            aria-label={name}
-            inputMode="decimal"
-            autoComplete="off"
-            className="h-6 w-[60px] rounded-sm bg-well px-2 font-mono text-[12px]"
-            value={text ?? figure(value, 1)}
-            onFocus={(event) => event.target.select()}
-            onChange={(event) => setText(event.target.value)}
-            onBlur={finish}
-            onKeyDown={(event) => {
-                const way = { ArrowUp: 1, ArrowDown: -1 }[event.key];
-                if (event.key === 'Enter') {
-                    finish();
-                } else if (way !== undefined) {
-                    event.preventDefault();
-                    setText(null);
-                    onNudge(value + way * (event.shiftKey ? 10 : 1));
-                }
-            }}
-        />
-    );
+    const props: InputHTMLAttributes<HTMLInputElement> = {
+        inputMode: 'decimal',
+        autoComplete: 'off',
+        onFocus: (event) => event.target.select(),
+        onChange: (event) => setText(event.target.value),
+        onBlur: finish,
+        onKeyDown: (event) => {
+            const way = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+            if (event.key === 'Enter') {
+                finish();
+            } else if (event.key === 'Escape') {
+                setText(null);
+            } else if (way !== undefined) {
+                event.preventDefault();
+                setText(null);
+                onStep(way * (event.shiftKey ? 10 : 1));
+            }
+        },
+    };
+    return { text, props };
 }
 
 export function ChoiceField({ label, value, choices, onSet }: { label: string; value: string; choices: { value: string; label: string }[]; onSet: (value: string) => void }) {

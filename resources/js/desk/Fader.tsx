@@ -1,6 +1,7 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import type { KeyboardEvent, PointerEvent } from 'react';
 import { levelRange } from '../generated/catalogue';
 import { clamp } from '../screen/strips';
+import { follow } from '../ui/pointer';
 import { figure } from '../ui/words';
 
 export const TRAVEL = 96;
@@ -23,7 +24,6 @@ type Props = {
 
 /** A vertical fader. Shift makes it finer; a double click puts it to rest. */
 export function Fader({ label, value, scale, accent, onLive, onNudge, onCommit }: Props) {
-    const track = useRef<HTMLDivElement>(null);
     const share = (value - scale.least) / (scale.most - scale.least);
     const rest = (scale.rest - scale.least) / (scale.most - scale.least);
 
@@ -32,26 +32,18 @@ export function Fader({ label, value, scale, accent, onLive, onNudge, onCommit }
             return;
         }
         event.stopPropagation();
-        const element = event.currentTarget;
-        element.setPointerCapture(event.pointerId);
         let [last, lastY] = [value, event.clientY];
         let hasMoved = false;
-        const move = (to: globalThis.PointerEvent) => {
-            hasMoved = true;
-            const speed = to.shiftKey ? 0.2 : 1;
-            last = last - (((to.clientY - lastY) * speed) / TRAVEL) * (scale.most - scale.least);
-            lastY = to.clientY;
-            onLive(rounded(clamp(last, scale.least, scale.most), scale.fine), to.timeStamp);
-        };
-        const end = () => {
-            element.removeEventListener('pointermove', move);
-            if (hasMoved) {
-                onCommit();
-            }
-        };
-        element.addEventListener('pointermove', move);
-        element.addEventListener('pointerup', end, { once: true });
-        element.addEventListener('pointercancel', end, { once: true });
+        follow(event.currentTarget, event.pointerId, {
+            move: (to) => {
+                hasMoved = true;
+                const speed = to.shiftKey ? 0.2 : 1;
+                last = last - (((to.clientY - lastY) * speed) / TRAVEL) * (scale.most - scale.least);
+                lastY = to.clientY;
+                onLive(rounded(clamp(last, scale.least, scale.most), scale.fine), to.timeStamp);
+            },
+            end: () => hasMoved && onCommit(),
+        });
     }
 
     function onKeyDown(event: KeyboardEvent) {
@@ -81,7 +73,7 @@ export function Fader({ label, value, scale, accent, onLive, onNudge, onCommit }
             onDoubleClick={() => onNudge(scale.rest)}
             onKeyDown={onKeyDown}
         >
-            <div ref={track} className="absolute top-1.5 left-[17px] w-[3px] rounded-full bg-well" style={{ height: TRAVEL }} />
+            <div className="absolute top-1.5 left-[17px] w-[3px] rounded-full bg-well" style={{ height: TRAVEL }} />
             <div
                 className="absolute left-[17px] w-[3px] rounded-full"
                 style={{ background: accent, bottom: 6 + Math.min(share, scale.unit === 'stops' ? rest : 0) * TRAVEL, height: Math.abs(share - (scale.unit === 'stops' ? rest : 0)) * TRAVEL }}

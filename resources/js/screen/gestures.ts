@@ -59,22 +59,16 @@ export class Gestures {
         );
     }
 
-    async addStrip(kind: string, centre: [number, number], span: number, above: string | null): Promise<void> {
-        const known = this.strips().map((strip) => strip.id);
-        await this.write(() => api.addStrip(this.sceneId, { kind, centre, span, above }));
-        this.chooseNew(known);
+    addStrip(kind: string, centre: [number, number], span: number, above: string | null): Promise<void> {
+        return this.add(() => api.addStrip(this.sceneId, { kind, centre, span, above }));
     }
 
-    async addPlate(file: File, x: number, y: number): Promise<void> {
-        const known = this.strips().map((strip) => strip.id);
-        await this.write(() => api.addPlate(this.sceneId, file, x, y));
-        this.chooseNew(known);
+    addPlate(file: File, x: number, y: number): Promise<void> {
+        return this.add(() => api.addPlate(this.sceneId, file, x, y));
     }
 
-    async duplicate(strip: string): Promise<void> {
-        const known = this.strips().map((other) => other.id);
-        await this.write(() => api.duplicate(this.sceneId, strip));
-        this.chooseNew(known);
+    duplicate(strip: string): Promise<void> {
+        return this.add(() => api.duplicate(this.sceneId, strip));
     }
 
     async remove(strip: string): Promise<void> {
@@ -134,7 +128,10 @@ export class Gestures {
         return this.strips().find((other) => other.id === strip)?.revision ?? 0;
     }
 
-    private chooseNew(known: string[]): void {
+    /** Writes something new and chooses the strip that has come of it. */
+    private async add(send: () => Promise<Scene>): Promise<void> {
+        const known = this.strips().map((strip) => strip.id);
+        await this.write(send);
         const added = this.strips().find((strip) => !known.includes(strip.id));
         if (added) {
             work.choose(added.id);

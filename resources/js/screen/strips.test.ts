@@ -1,7 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Strip } from '../api/types';
-import { reversed } from '../bench/StopsField';
-import { withStop } from '../view/handles/LinearHandles';
+import { reversed, withStop } from './stops';
 import { changed, everyStrip, joined } from './strips';
 
 const spot: Strip = {

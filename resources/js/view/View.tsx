@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent, type PointerEvent, type WheelEvent } from 'react';
 import type { Point, Scene } from '../api/types';
 import { sayError } from '../ui/notices';
+import { follow } from '../ui/pointer';
 import type { Gestures } from '../screen/gestures';
 import { everyStrip, pointOf } from '../screen/strips';
 import { useWork } from '../screen/store';
@@ -58,19 +59,11 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
         }
         event.preventDefault();
         const start: Point = [event.clientX, event.clientY];
-        const target = event.currentTarget;
-        target.setPointerCapture(event.pointerId);
-        const move = (to: Event) => {
-            const { clientX, clientY, timeStamp } = to as globalThis.PointerEvent;
-            useWork.setState({ camera: panned(lens, view, clientX - start[0], clientY - start[1]), moving: true, movedAt: timeStamp });
-        };
-        const end = () => {
-            target.removeEventListener('pointermove', move);
-            useWork.setState({ moving: false });
-        };
-        target.addEventListener('pointermove', move);
-        target.addEventListener('pointerup', end, { once: true });
-        target.addEventListener('pointercancel', end, { once: true });
+        follow(event.currentTarget, event.pointerId, {
+            move: ({ clientX, clientY, timeStamp }) =>
+                useWork.setState({ camera: panned(lens, view, clientX - start[0], clientY - start[1]), moving: true, movedAt: timeStamp }),
+            end: () => useWork.setState({ moving: false }),
+        });
     }
 
     async function onDrop(event: DragEvent) {

@@ -1,19 +1,9 @@
-import type { Point, Stop, StripChange, Value, Values } from '../../api/types';
+import type { Point, StripChange, Values } from '../../api/types';
+import { stopsOf, withStop } from '../../screen/stops';
 import { clamp, pointOf } from '../../screen/strips';
 import { startDrag, type Held } from './drag';
 import type { MaskHandleProps } from './types';
 import { Grip, GrabLine, Line } from './parts';
-
-export function stopsOf(value: Value | undefined): Stop[] {
-    return Array.isArray(value) && typeof value[0] === 'object' ? (value as Stop[]) : [];
-}
-
-/** Moves one stop, or the midpoint after it, and leaves the order as it is. */
-export function withStop(stops: Stop[], at: number, part: Partial<Stop>): Stop[] {
-    const least = stops[at - 1]?.offset ?? 0;
-    const most = stops[at + 1]?.offset ?? 1;
-    return stops.map((stop, index) => (index === at ? { ...stop, ...part, offset: clamp(part.offset ?? stop.offset, least, most) } : stop));
-}
 
 /** Ends, stops and midpoints of a linear mask. With shift an end turns in steps of 15 degrees. */
 export function LinearHandles({ strip, mask, lens, gestures }: MaskHandleProps) {

@@ -1,4 +1,5 @@
 import type { PointerEvent } from 'react';
+import { follow } from '../../ui/pointer';
 import type { Point } from '../../api/types';
 import { toScene, type Lens } from '../camera';
 import { work } from '../../screen/store';
@@ -22,24 +23,25 @@ export function startDrag(event: PointerEvent<Element>, lens: Lens, strip: strin
     const place = (at: { clientX: number; clientY: number }): Point => toScene(lens, [at.clientX - bounds.left, at.clientY - bounds.top]);
     const from = place(event);
     let hasMoved = false;
-    element.setPointerCapture(event.pointerId);
     (element as SVGElement).focus?.();
 
-    const move = (to: Event) => {
-        const pointer = to as globalThis.PointerEvent;
-        hasMoved = true;
-        work.live(strip, change(place(pointer), from, { shift: pointer.shiftKey }), pointer.timeStamp);
-    };
-    const end = () => {
-        leave();
-        if (hasMoved) {
-            void gestures.commit(strip, label);
-        }
-    };
     const cancel = () => {
         leave();
         work.drop(strip);
     };
+    const stop = follow(element, event.pointerId, {
+        move: (pointer) => {
+            hasMoved = true;
+            work.live(strip, change(place(pointer), from, { shift: pointer.shiftKey }), pointer.timeStamp);
+        },
+        end: () => {
+            leave();
+            if (hasMoved) {
+                void gestures.commit(strip, label);
+            }
+        },
+        cancel,
+    });
     const onKey = (key: KeyboardEvent) => {
         if (key.key === 'Escape') {
             key.stopPropagation();
@@ -47,13 +49,8 @@ export function startDrag(event: PointerEvent<Element>, lens: Lens, strip: strin
         }
     };
     const leave = () => {
-        element.removeEventListener('pointermove', move);
-        element.removeEventListener('pointerup', end);
-        element.removeEventListener('pointercancel', cancel);
+        stop();
         window.removeEventListener('keydown', onKey, true);
     };
-    element.addEventListener('pointermove', move);
-    element.addEventListener('pointerup', end);
-    element.addEventListener('pointercancel', cancel);
     window.addEventListener('keydown', onKey, true);
 }

@@ -1,0 +1,20 @@
+import type { Stop, Value } from '../api/types';
+import { clamp } from './strips';
+
+export function stopsOf(value: Value | undefined): Stop[] {
+    return Array.isArray(value) && typeof value[0] === 'object' ? (value as Stop[]) : [];
+}
+
+/** Moves one stop, or the midpoint after it, and leaves the order as it is. */
+export function withStop(stops: Stop[], at: number, part: Partial<Stop>): Stop[] {
+    const least = stops[at - 1]?.offset ?? 0;
+    const most = stops[at + 1]?.offset ?? 1;
+    return stops.map((stop, index) => (index === at ? { ...stop, ...part, offset: clamp(part.offset ?? stop.offset, least, most) } : stop));
+}
+
+/** The same course from the other end. */
+export function reversed(stops: Stop[]): Stop[] {
+    return stops
+        .map((stop, at) => ({ offset: 1 - stop.offset, value: stop.value, midpoint: 1 - (stops[at - 1]?.midpoint ?? 0.5) }))
+        .reverse();
+}

@@ -15,8 +15,8 @@ final readonly class Homography
     /** Pivots below this share of the largest entry mean that three of the points lie on a line. */
     private const FLAT = 1e-10;
 
-    /** @param  array{float, float, float, float, float, float, float, float}  $h  row after row, without the last 1 */
-    private function __construct(private array $h)
+    /** @param  array{float, float, float, float, float, float, float, float, float}  $h  row after row */
+    private function __construct(public array $h)
     {
     }
 
@@ -38,19 +38,79 @@ final readonly class Homography
         return new self(self::solve($rows));
     }
 
+    /** The way back, by the adjugate matrix. */
+    public function inverse(): self
+    {
+        [$a, $b, $c, $d, $e, $f, $g, $h, $i] = $this->h;
+        $determinant = $a * ($e * $i - $f * $h) - $b * ($d * $i - $f * $g) + $c * ($d * $h - $e * $g);
+
+        return new self([
+            ($e * $i - $f * $h) / $determinant, ($c * $h - $b * $i) / $determinant, ($b * $f - $c * $e) / $determinant,
+            ($f * $g - $d * $i) / $determinant, ($a * $i - $c * $g) / $determinant, ($c * $d - $a * $f) / $determinant,
+            ($d * $h - $e * $g) / $determinant, ($b * $g - $a * $h) / $determinant, ($a * $e - $b * $d) / $determinant,
+        ]);
+    }
+
+    /** First the other map, then this one. */
+    public function after(self $other): self
+    {
+        $h = [];
+        for ($row = 0; $row < 3; $row++) {
+            for ($column = 0; $column < 3; $column++) {
+                $h[] = $this->h[3 * $row] * $other->h[$column] + $this->h[3 * $row + 1] * $other->h[3 + $column] + $this->h[3 * $row + 2] * $other->h[6 + $column];
+            }
+        }
+
+        /** @var array{float, float, float, float, float, float, float, float, float} $h */
+        return new self($h);
+    }
+
+    /** A map without perspective: x' = a x + b y + c, y' = d x + e y + f. */
+    public static function affine(float $a, float $b, float $c, float $d, float $e, float $f): self
+    {
+        return new self([$a, $b, $c, $d, $e, $f, 0.0, 0.0, 1.0]);
+    }
+
     public function map(Point $point): Point
     {
-        [$a, $b, $c, $d, $e, $f, $g, $h] = $this->h;
-        $w = $g * $point->x + $h * $point->y + 1;
+        [$x, $y] = $this->at($point->x, $point->y);
 
-        return new Point(($a * $point->x + $b * $point->y + $c) / $w, ($d * $point->x + $e * $point->y + $f) / $w);
+        return new Point($x, $y);
+    }
+
+    /** @return array{float, float} */
+    public function at(float $x, float $y): array
+    {
+        [$a, $b, $c, $d, $e, $f, $g, $h, $i] = $this->h;
+        $w = $g * $x + $h * $y + $i;
+
+        return [($a * $x + $b * $y + $c) / $w, ($d * $x + $e * $y + $f) / $w];
+    }
+
+    public function isAffine(): bool
+    {
+        return abs($this->h[6]) < 1e-15 && abs($this->h[7]) < 1e-15;
+    }
+
+    /** How much longer a short way becomes at a place, on the average of all directions. */
+    public function scaleAt(float $x, float $y): float
+    {
+        [$a, $b, $c, $d, $e, $f, $g, $h, $i] = $this->h;
+        $determinant = $a * ($e * $i - $f * $h) - $b * ($d * $i - $f * $g) + $c * ($d * $h - $e * $g);
+
+        return sqrt(abs($determinant / ($g * $x + $h * $y + $i) ** 3));
+    }
+
+    public function key(): string
+    {
+        return implode(' ', $this->h);
     }
 
     /**
      * Elimination with the largest pivot.
      *
      * @param  list<list<float>>  $rows  eight equations, the right side last
-     * @return array{float, float, float, float, float, float, float, float}
+     * @return array{float, float, float, float, float, float, float, float, float}
      */
     private static function solve(array $rows): array
     {
@@ -73,6 +133,6 @@ final readonly class Homography
         }
         $h = static fn (int $k): float => $rows[$k][8] / $rows[$k][$k];
 
-        return [$h(0), $h(1), $h(2), $h(3), $h(4), $h(5), $h(6), $h(7)];
+        return [$h(0), $h(1), $h(2), $h(3), $h(4), $h(5), $h(6), $h(7), 1.0];
     }
 }

@@ -80,6 +80,14 @@ final readonly class Window
         return new self($this->x, $this->y, $this->width, $this->height, $this->scale, $this->firstRow + $firstRow, $rows);
     }
 
+    /** The same with a margin of so many output pixels on every side; its pixels lie on the same places. */
+    public function padded(int $margin): self
+    {
+        $step = $margin / $this->scale;
+
+        return new self($this->x - $step, $this->y - $step, ($this->columns + 2 * $margin) / $this->scale, $this->height + 2 * $step, $this->scale, $this->firstRow, $this->rows + 2 * $margin);
+    }
+
     public function key(): string
     {
         return implode(',', [$this->x, $this->y, $this->columns, $this->rows, $this->scale, $this->firstRow]);

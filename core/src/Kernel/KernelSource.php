@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Kernel;
 
+use Aumbrel\Core\Render\Plane;
+
 /** A kernel's text, and what it is to be run with. */
 final readonly class KernelSource
 {
@@ -12,7 +14,7 @@ final readonly class KernelSource
      * @param  string  $body  parameters and body of the function
      * @param  list<float>  $numbers
      * @param  list<array<int, int|float>>  $tables
-     * @param  list<object>  $planes  requests, in the order in which the kernel reads them
+     * @param  list<Plane>  $planes  in the order in which the kernel reads them
      * @param  list<string>  $tableKeys  what the tables are, in the same order
      * @param  list<string>  $planeKeys  what the planes are, in the same order
      * @param  list<string>  $lines  the names of the row's lines that it reads or writes

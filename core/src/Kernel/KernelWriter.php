@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Kernel;
 
+use Aumbrel\Core\Render\Plane;
+
 /**
  * Collects the text of one kernel: a function that works on one row of a window, in one or more loops over its columns.
  *
@@ -24,7 +26,7 @@ final class KernelWriter
     /** @var array<string, int> */
     private array $tableNames = [];
 
-    /** @var list<object> */
+    /** @var list<Plane> */
     private array $planes = [];
 
     /** @var array<string, int> */
@@ -133,8 +135,9 @@ final class KernelWriter
     }
 
     /** A plane that must be there before the kernel runs; asked for by what it is, filled by whoever runs the kernel. */
-    public function plane(string $key, object $request): string
+    public function plane(Plane $request): string
     {
+        $key = $request->key();
         if (! isset($this->planeNames[$key])) {
             $this->planeNames[$key] = count($this->planes);
             $this->planes[] = $request;

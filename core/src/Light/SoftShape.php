@@ -7,12 +7,14 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Raster\Gaussian;
+use Aumbrel\Core\Render\Plane;
+use Aumbrel\Core\Render\Planes;
 
 /**
  * The shape of a softened light on a lattice of its own: coarse where the softness allows, anchored to the scene so that
  * every window reads the same values, without level and colour so that fading it costs nothing.
  */
-final readonly class SoftShape
+final readonly class SoftShape implements Plane
 {
     /** Lattice points to a sigma. */
     private const POINTS = 5;
@@ -56,7 +58,7 @@ final readonly class SoftShape
      */
     public function write(KernelWriter $kernel, Window $window): string
     {
-        $plane = $kernel->plane($this->key(), $this);
+        $plane = $kernel->plane($this);
         [$entries, $shares] = $this->columnsOf($window);
         $entry = $kernel->table("{$this->key()} entries", $entries);
         $share = $kernel->table("{$this->key()} shares", $shares);
@@ -94,8 +96,14 @@ final readonly class SoftShape
         return [$entries, $shares];
     }
 
+    /** @return list<float> columns x rows */
+    public function fill(Planes $planes): array
+    {
+        return $this->soften($planes->sample($this->light->writeShape(...), $this->lattice()));
+    }
+
     /** The lattice with the margin that the blur needs, as a window at its own scale. */
-    public function lattice(): Window
+    private function lattice(): Window
     {
         [$columns, $rows] = [$this->columns + 2 * $this->margin, $this->rows + 2 * $this->margin];
 
@@ -111,7 +119,7 @@ final readonly class SoftShape
      * @param  list<float>  $sharp
      * @return list<float> columns x rows
      */
-    public function soften(array $sharp): array
+    private function soften(array $sharp): array
     {
         $lattice = $this->lattice();
         $soft = Gaussian::blur($sharp, $lattice->columns, $lattice->rows, $this->light->softness() / $this->step);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Mask;
 
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Parameter\Parameter;
 use Aumbrel\Core\Parameter\Values;
@@ -27,6 +28,11 @@ final readonly class LinearMask implements MaskKind
     public static function label(): string
     {
         return 'Linear';
+    }
+
+    public static function grounds(): array
+    {
+        return [Ground::Scene];
     }
 
     public static function parameters(): array
@@ -69,7 +75,12 @@ final readonly class LinearMask implements MaskKind
         return $this->stops->valueAt(($x - $this->from->x) * $slopeX + ($y - $this->from->y) * $slopeY, $this->smooth);
     }
 
-    public function write(KernelWriter $kernel): string
+    public function problem(): ?string
+    {
+        return null;
+    }
+
+    public function write(KernelWriter $kernel, Window $window): string
     {
         [$slopeX, $slopeY] = $this->slope();
         $along = $kernel->number($slopeX);

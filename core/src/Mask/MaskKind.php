@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Mask;
 
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Parameter\Parameter;
 use Aumbrel\Core\Parameter\Values;
@@ -15,6 +16,9 @@ interface MaskKind
     public static function key(): string;
 
     public static function label(): string;
+
+    /** @return list<Ground> on what it can lie; the first is what a new one lies on where both are possible */
+    public static function grounds(): array;
 
     /** @return list<Parameter> */
     public static function parameters(): array;
@@ -28,6 +32,9 @@ interface MaskKind
      */
     public static function placed(Point $centre, float $span): array;
 
-    /** Writes the mask's value 0..1 at the current place and gives the variable that holds it. */
-    public function write(KernelWriter $kernel): string;
+    /** What is missing for it to do anything, in a sentence; null when nothing is. One that misses something does nothing. */
+    public function problem(): ?string;
+
+    /** Writes the mask's value 0..1 at the current place of the scene and gives the variable that holds it. */
+    public function write(KernelWriter $kernel, Window $window): string;
 }

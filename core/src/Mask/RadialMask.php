@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Mask;
 
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Parameter\Parameter;
 use Aumbrel\Core\Parameter\Unit;
@@ -32,6 +33,11 @@ final readonly class RadialMask implements MaskKind
     public static function label(): string
     {
         return 'Radial';
+    }
+
+    public static function grounds(): array
+    {
+        return [Ground::Scene];
     }
 
     public static function parameters(): array
@@ -70,7 +76,12 @@ final readonly class RadialMask implements MaskKind
         return $this->stops->valueAt(hypot($a * $dx + $b * $dy, $c * $dx + $d * $dy) * $scale + $offset, $this->smooth);
     }
 
-    public function write(KernelWriter $kernel): string
+    public function problem(): ?string
+    {
+        return null;
+    }
+
+    public function write(KernelWriter $kernel, Window $window): string
     {
         [$a, $b, $c, $d] = $this->toUnitCircle();
         [$scale, $offset] = $this->ramp();

@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Parameter;
 
+use Aumbrel\Core\Bearing\FoundBearing;
 use Aumbrel\Core\Color\LightColour;
 use Aumbrel\Core\Color\Rgb;
+use Aumbrel\Core\Geometry\Corners;
+use Aumbrel\Core\Geometry\Line;
+use Aumbrel\Core\Geometry\Path;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Mask\Stops;
 use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Stroke\Strokes;
 use InvalidArgumentException;
 
 /**
@@ -85,6 +90,33 @@ final readonly class Parameter
         return new self($name, $label, ParameterType::MaskStops, $section, $default);
     }
 
+    public static function path(string $name, string $label, string $section): self
+    {
+        return new self($name, $label, ParameterType::Path, $section, Path::none());
+    }
+
+    public static function strokes(string $name, string $label, string $section): self
+    {
+        return new self($name, $label, ParameterType::Strokes, $section, new Strokes([]));
+    }
+
+    /** Four corners in order round a quadrilateral without a dent. */
+    public static function optionalCorners(string $name, string $label, string $section, string $whenEmpty): self
+    {
+        return new self($name, $label, ParameterType::Corners, $section, null, true, whenEmpty: $whenEmpty);
+    }
+
+    /** A straight line from one point to another. */
+    public static function optionalLine(string $name, string $label, string $section, string $whenEmpty): self
+    {
+        return new self($name, $label, ParameterType::Line, $section, null, true, whenEmpty: $whenEmpty);
+    }
+
+    public static function optionalBearing(string $name, string $label, string $section, string $whenEmpty): self
+    {
+        return new self($name, $label, ParameterType::Bearing, $section, null, true, whenEmpty: $whenEmpty);
+    }
+
     public static function picture(string $name, string $label, string $section): self
     {
         return new self($name, $label, ParameterType::Picture, $section);
@@ -117,6 +149,11 @@ final readonly class Parameter
             ParameterType::LightColour => LightColour::read($raw, $field),
             ParameterType::FlatColour => self::readHex($raw, $field),
             ParameterType::MaskStops => Stops::read($raw, $field),
+            ParameterType::Path => Path::read($raw, $field),
+            ParameterType::Strokes => Strokes::read($raw, $field),
+            ParameterType::Corners => Corners::read($raw, $field),
+            ParameterType::Line => Line::read($raw, $field),
+            ParameterType::Bearing => FoundBearing::read($raw, $field),
             ParameterType::Picture => is_string($raw) && preg_match('/^[\w][\w .()+-]{0,199}$/Du', $raw) === 1
                 ? $raw : throw SceneError::expected($field, 'the plain name of a picture file', $raw),
         };
@@ -128,7 +165,7 @@ final readonly class Parameter
         return match (true) {
             $value instanceof Point => $value->toArray(),
             $value instanceof LightColour => $value->toArray(),
-            $value instanceof Stops => $value->toArray(),
+            $value instanceof Stops, $value instanceof Path, $value instanceof Strokes, $value instanceof Corners, $value instanceof Line, $value instanceof FoundBearing => $value->toArray(),
             default => $value,
         };
     }
@@ -157,7 +194,7 @@ final readonly class Parameter
         return (float) $raw;
     }
 
-    private static function readPoint(mixed $raw, string $field): Point
+    public static function readPoint(mixed $raw, string $field): Point
     {
         $x = is_array($raw) ? $raw[0] ?? null : null;
         $y = is_array($raw) ? $raw[1] ?? null : null;

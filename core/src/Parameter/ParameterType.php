@@ -14,4 +14,9 @@ enum ParameterType: string
     case FlatColour = 'flat colour';
     case MaskStops = 'mask stops';
     case Picture = 'picture';
+    case Path = 'path';
+    case Strokes = 'strokes';
+    case Corners = 'corners';
+    case Line = 'line';
+    case Bearing = 'bearing';
 }

@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Parameter;
 
+use Aumbrel\Core\Bearing\FoundBearing;
 use Aumbrel\Core\Color\LightColour;
+use Aumbrel\Core\Geometry\Corners;
+use Aumbrel\Core\Geometry\Line;
+use Aumbrel\Core\Geometry\Path;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Mask\Stops;
 use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Stroke\Strokes;
 use LogicException;
 
 /** Checked values by their parameters' names; fields that no parameter knows are kept for the way out. */
@@ -80,6 +85,31 @@ final readonly class Values
     public function stops(string $name): Stops
     {
         return ($value = $this->get($name)) instanceof Stops ? $value : throw new LogicException("{$name} are no stops");
+    }
+
+    public function path(string $name): Path
+    {
+        return ($value = $this->get($name)) instanceof Path ? $value : throw new LogicException("{$name} is no outline");
+    }
+
+    public function strokes(string $name): Strokes
+    {
+        return ($value = $this->get($name)) instanceof Strokes ? $value : throw new LogicException("{$name} are no strokes");
+    }
+
+    public function corners(string $name): ?Corners
+    {
+        return ($value = $this->get($name)) === null || $value instanceof Corners ? $value : throw new LogicException("{$name} are no corners");
+    }
+
+    public function line(string $name): ?Line
+    {
+        return ($value = $this->get($name)) === null || $value instanceof Line ? $value : throw new LogicException("{$name} is no line");
+    }
+
+    public function bearing(string $name): ?FoundBearing
+    {
+        return ($value = $this->get($name)) === null || $value instanceof FoundBearing ? $value : throw new LogicException("{$name} is no bearing");
     }
 
     /** @return array<string, mixed> as it stands in JSON */

@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Plate;
 
+use Aumbrel\Core\Bearing\Bearing;
+use Aumbrel\Core\Bearing\FoundBearing;
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\CutOut\Edge;
+use Aumbrel\Core\Geometry\Corners;
+use Aumbrel\Core\Geometry\Line;
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Grade\BaseTone;
 use Aumbrel\Core\Parameter\Parameter;
 use Aumbrel\Core\Parameter\Unit;
 use Aumbrel\Core\Parameter\Values;
@@ -15,8 +21,15 @@ use Aumbrel\Core\Scene\StripKind;
 /** A picture placed in the scene. */
 final readonly class Plate implements StripKind
 {
-    public function __construct(public string $picture, public Placement $placement)
-    {
+    private function __construct(
+        public string $picture,
+        private Placement $placement,
+        private ?Corners $fit,
+        public BaseTone $tone,
+        public Edge $edge,
+        public ?Line $horizon,
+        public ?FoundBearing $bearing,
+    ) {
     }
 
     public static function key(): string
@@ -48,6 +61,11 @@ final readonly class Plate implements StripKind
             Parameter::number('turn', 'Turn', 'placing', Unit::Degrees, -360, 360, 0),
             Parameter::toggle('mirrored', 'Mirrored', 'placing'),
             Parameter::point('pivot', 'Pivot', 'placing', new Point(0, 0)),
+            Parameter::optionalCorners('fit', 'Perspective', 'placing', 'straight on'),
+            Parameter::optionalLine('horizon', 'Horizon', 'placing', 'not drawn'),
+            ...BaseTone::parameters(),
+            ...Edge::parameters(),
+            Parameter::optionalBearing('bearing', 'Bearing', 'direction', 'not known'),
         ];
     }
 
@@ -55,7 +73,23 @@ final readonly class Plate implements StripKind
     {
         return new self($values->choice('picture'), new Placement(
             $values->point('place'), $values->point('pivot'), $values->number('scale'), $values->number('turn'), $values->toggle('mirrored'),
-        ));
+        ), $values->corners('fit'), BaseTone::from($values), Edge::from($values), $values->line('horizon'), $values->bearing('bearing'));
+    }
+
+    /** How a picture of a size lies in the scene. */
+    public function placement(int $width, int $height): Placement
+    {
+        $at = $this->placement;
+
+        return $this->fit === null ? $at : new Placement($at->place, $at->pivot, $at->scale, $at->turn, $at->mirrored, $this->fit->fit($width, $height));
+    }
+
+    /** Where its light comes from as the scene sees it: mirrored and turned with the plate; null when it is not known. */
+    public function bearing(): ?Bearing
+    {
+        $own = $this->bearing?->bearing;
+
+        return $own === null ? null : ($this->placement->mirrored ? $own->mirrored() : $own)->turned($this->placement->turn);
     }
 
     public static function placed(Point $centre, float $span): array

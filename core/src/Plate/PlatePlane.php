@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Plate;
 
-use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Outline;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Render\Planes;
 
 /**
  * A plate as a window sees it: packed pixels, one a pixel of the window.
@@ -15,19 +15,17 @@ use Aumbrel\Core\Geometry\Window;
  * Where the picture's own rows (or those of a halving) fall exactly on the window's pixels they are read as they are;
  * otherwise they are resampled to 16 bits a channel.
  */
-final readonly class PlatePlane implements Extent
+final readonly class PlatePlane implements SeenPlate
 {
     /** How far from a whole pixel a plate may lie and still be read as it is. */
     private const WHOLE = 1e-6;
 
-    /** Bits a channel of what {@see fill()} gives. */
-    public int $bits;
+    private int $bits;
 
     /** The level whose rows are read as they are, or null when they are resampled. */
     public ?int $direct;
 
-    /** Whether every pixel of the window is opaque. */
-    public bool $opaque;
+    private bool $opaque;
 
     private Outline $outline;
 
@@ -44,13 +42,23 @@ final readonly class PlatePlane implements Extent
         return "plate {$this->picture->key()} {$this->placement->key()} {$this->window->key()}";
     }
 
+    public function bits(): int
+    {
+        return $this->bits;
+    }
+
+    public function opaque(): bool
+    {
+        return $this->opaque;
+    }
+
     public function span(float $y): ?array
     {
         return $this->outline->span($y);
     }
 
     /** @return list<int> */
-    public function fill(): array
+    public function fill(Planes $planes): array
     {
         return $this->direct === null
             ? (new Resampler($this->picture, $this->placement, $this->window))->fill()
@@ -87,6 +95,9 @@ final readonly class PlatePlane implements Extent
 
     private function covers(): bool
     {
+        if ($this->placement->fit !== null) {
+            return false;
+        }
         foreach ([$this->window->borderX(0), $this->window->borderX($this->window->columns)] as $x) {
             foreach ([$this->window->borderY(0), $this->window->borderY($this->window->rows)] as $y) {
                 $corner = $this->placement->toPicture(new Point($x, $y));

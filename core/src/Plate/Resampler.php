@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Plate;
 
+use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Raster\Polygon;
 
 /**
  * Draws a placed picture into a window, at 16 bits a channel.
@@ -13,10 +15,14 @@ use Aumbrel\Core\Geometry\Window;
  * Upright plates are filtered apart along x and y with a cubic (Keys, *Cubic convolution interpolation for digital image
  * processing*, 1981, a = -1/2) that widens with the reduction, on the halving that leaves a reduction below two. Turned
  * ones are sampled on a 2 x 2 grid bilinearly when reduced, by the same cubic when enlarged. Colours are premultiplied
- * while they are mixed; the picture's border is cut by the exact share of the pixel that it covers.
+ * while they are mixed; the picture's border is cut by the exact share of the pixel that it covers. Plates in perspective
+ * are sampled on as fine a grid as the place asks for.
  */
 final class Resampler
 {
+    /** Samples along each side of a pixel in perspective, at most. */
+    private const FINEST = 4;
+
     private readonly int $level;
 
     private readonly int $width;
@@ -31,7 +37,7 @@ final class Resampler
         private readonly Placement $placement,
         private readonly Window $window,
     ) {
-        $pitch = $window->step() / $placement->scale;
+        $pitch = $placement->fit === null ? $window->step() / $placement->scale : $this->finestPitch();
         $this->level = max(0, min(PictureSource::LEVELS, (int) floor(log($pitch, 2) + 1e-9)));
         $this->pitch = $pitch / 2 ** $this->level;
         $this->width = (int) ceil($picture->width() / 2 ** $this->level);
@@ -41,7 +47,11 @@ final class Resampler
     /** @return list<int> packed `A<<48 | R<<32 | G<<16 | B` */
     public function fill(): array
     {
-        return $this->placement->isUpright() ? $this->upright() : $this->turned();
+        return match (true) {
+            $this->placement->fit !== null => $this->bent(),
+            $this->placement->isUpright() => $this->upright(),
+            default => $this->turned(),
+        };
     }
 
     /** @return list<int> */
@@ -341,6 +351,79 @@ final class Resampler
                 }
                 $count = count($samples);
                 $plane[] = self::pack($r / $count, $g / $count, $b / $count, $a / $count, $share);
+            }
+        }
+
+        return $plane;
+    }
+
+    /** The finest grain, in picture pixels to one of the window, that a plate in perspective has inside the window. */
+    private function finestPitch(): float
+    {
+        $back = Frame::plate($this->window, $this->placement)->fromPixels;
+        $finest = INF;
+        $corners = $this->placement->corners($this->picture->width(), $this->picture->height());
+        foreach ($corners as [$x, $y]) {
+            $finest = min($finest, $back->scaleAt(($x - $this->window->x) * $this->window->scale, ($y - $this->window->yOf(0)) * $this->window->scale + 0.5));
+        }
+
+        return max(0.02, $finest);
+    }
+
+    /**
+     * In perspective: each pixel is the mean of up to 4 x 4 bilinear samples, as many as picture pixels fall into it
+     * along a side; its share is the exact coverage of the quadrilateral.
+     *
+     * @return list<int>
+     */
+    private function bent(): array
+    {
+        [$columns, $rows] = [$this->window->columns, $this->window->rows];
+        $frame = Frame::plate($this->window, $this->placement);
+        $shares = Polygon::coverage(array_map(
+            static fn (array $corner): array => $frame->toPixels->at(...$corner),
+            [[0, 0], [$this->picture->width(), 0], [$this->picture->width(), $this->picture->height()], [0, $this->picture->height()]],
+        ), $columns, $rows);
+        [$red, $green, $blue, $alpha] = $this->unpacked(0, 0, $this->width, $this->height);
+        [$a, $b, $c, $d, $e, $f, $g, $h, $i] = $frame->fromPixels->h;
+        $unit = 2 ** $this->level;
+        $opaque = $this->picture->opaque();
+        [$lastX, $lastY] = [$this->width - 1, $this->height - 1];
+        $plane = [];
+        for ($row = 0, $at = 0; $row < $rows; $row++) {
+            for ($column = 0; $column < $columns; $column++, $at++) {
+                $share = $shares[$at];
+                if ($share <= 0.0) {
+                    $plane[] = 0;
+
+                    continue;
+                }
+                $fineness = (int) ceil($frame->fromPixels->scaleAt($column + 0.5, $row + 0.5) / $unit - 0.25);
+                $fineness = $fineness < 1 ? 1 : ($fineness > self::FINEST ? self::FINEST : $fineness);
+                $r = $gr = $bl = $al = 0.0;
+                for ($n = 0, $count = $fineness * $fineness; $n < $count; $n++) {
+                    $x = $column + ($n % $fineness + 0.5) / $fineness;
+                    $y = $row + (intdiv($n, $fineness) + 0.5) / $fineness;
+                    $w = $unit * ($g * $x + $h * $y + $i);
+                    $u = ($a * $x + $b * $y + $c) / $w - 0.5;
+                    $v = ($d * $x + $e * $y + $f) / $w - 0.5;
+                    $u = $u > 0.0 ? ($u < $lastX ? $u : $lastX) : 0.0;
+                    $v = $v > 0.0 ? ($v < $lastY ? $v : $lastY) : 0.0;
+                    [$left, $top] = [(int) $u, (int) $v];
+                    [$fx, $fy] = [$u - $left, $v - $top];
+                    $p = $top * $this->width + $left;
+                    $right = $left < $lastX ? 1 : 0;
+                    $below = $top < $lastY ? $this->width : 0;
+                    $w00 = (1.0 - $fx) * (1.0 - $fy);
+                    $w10 = $fx * (1.0 - $fy);
+                    $w01 = (1.0 - $fx) * $fy;
+                    $w11 = $fx * $fy;
+                    $r += $w00 * $red[$p] + $w10 * $red[$p + $right] + $w01 * $red[$p + $below] + $w11 * $red[$p + $below + $right];
+                    $gr += $w00 * $green[$p] + $w10 * $green[$p + $right] + $w01 * $green[$p + $below] + $w11 * $green[$p + $below + $right];
+                    $bl += $w00 * $blue[$p] + $w10 * $blue[$p + $right] + $w01 * $blue[$p + $below] + $w11 * $blue[$p + $below + $right];
+                    $al += $opaque ? 1.0 : $w00 * $alpha[$p] + $w10 * $alpha[$p + $right] + $w01 * $alpha[$p + $below] + $w11 * $alpha[$p + $below + $right];
+                }
+                $plane[] = self::pack($r / $count, $gr / $count, $bl / $count, $al / $count, $share);
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
+use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Mask\Join;
 use Aumbrel\Core\Scene\Strip;
@@ -14,7 +15,7 @@ final readonly class Coverage
     /** The line of the row that holds the cover of the strip being mixed. */
     private const LINE = 'cover';
 
-    public function __construct(private KernelWriter $kernel)
+    public function __construct(private KernelWriter $kernel, private Window $window)
     {
     }
 
@@ -40,9 +41,9 @@ final readonly class Coverage
         }
         $joined = $this->kernel->variable('joined');
         foreach ($masks as $at => $entry) {
-            $value = $entry->mask->write($this->kernel);
+            $value = $entry->mask->write($this->kernel, $this->window);
             if ($entry->inverted) {
-                $this->kernel->line("{$value} = 1.0 - {$value};");
+                $value = "(1.0 - {$value})";
             }
             $this->kernel->line("{$joined} = {$this->join($entry->join, $joined, $value, $at === 0)};");
         }

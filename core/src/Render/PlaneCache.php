@@ -19,6 +19,11 @@ final class PlaneCache
     {
     }
 
+    public function holds(string $key): bool
+    {
+        return isset($this->planes[$key]);
+    }
+
     /**
      * @param  callable(): (list<int>|list<float>)  $fill
      * @return list<int>|list<float>

@@ -8,6 +8,7 @@ use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Flat\Fill;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Grade\Grade;
 use Aumbrel\Core\Kernel\Inliner;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Light\Light;
@@ -132,7 +133,7 @@ final class Planner
         $first = $strips[0] ?? null;
         $this->opaque = $first !== null && $first->kind instanceof Plate && $first->mode === BlendMode::Normal
             && $first->amount >= 1 && ! $first->muted && $first->activeMasks() === [] && $first->confinedTo === null
-            && $this->plates->of($first)->opaque;
+            && $this->plates->of($first)->opaque();
     }
 
     private function startUncovered(): void
@@ -197,6 +198,7 @@ final class Planner
             $strip->kind instanceof Plate => $isBase ? $this->base($strip) : $this->plateStrip($strip, $run),
             $strip->kind instanceof Light => $this->light($strip, $strip->kind, $run),
             $strip->kind instanceof Fill => $this->fill($strip, $strip->kind, $run),
+            $strip->kind instanceof Grade => $this->grade($strip, $strip->kind),
             default => $this->group($strip),
         };
     }
@@ -206,10 +208,11 @@ final class Planner
     {
         $kernel = $this->writer();
         $kernel->loop();
-        foreach ($this->plates->colour($kernel, $this->plates->of($strip)) as $at => $colour) {
+        foreach ($this->plateColour($kernel, $strip) as $at => $colour) {
             $kernel->line("{$kernel->stored('rgb'[$at])} = {$colour};");
         }
         $this->add($kernel);
+        $this->exceeds = $this->exceeds || ($strip->kind instanceof Plate && $strip->kind->tone->mayExceed());
     }
 
     private function plateStrip(Strip $strip, int $run): void
@@ -217,7 +220,7 @@ final class Planner
         $this->space($strip->mode, $run);
         $plane = $this->plates->of($strip);
         $below = array_filter($this->uncovered, fn (string $id): bool => $id !== $strip->id && $this->isBelow($id, $strip->id), ARRAY_FILTER_USE_KEY);
-        if ($plane->opaque && $below === [] && $this->isPlain($strip) && $this->mayWait($strip->mode)) {
+        if ($plane->opaque() && $strip->kind instanceof Plate && $strip->kind->tone->isNone() && $below === [] && $this->isPlain($strip) && $this->mayWait($strip->mode)) {
             $this->wait($strip->mode, Layer::branches($strip->mode), fn (KernelWriter $kernel): Layer => $this->pictureLayer(
                 $kernel, $strip, $kernel->number($strip->amount), false, $this->plates->colour($kernel, $plane),
             ));
@@ -225,7 +228,7 @@ final class Planner
             return;
         }
         $kernel = $this->writer();
-        $coverage = new Coverage($kernel);
+        $coverage = new Coverage($kernel, $this->window);
         $coverage->begin();
         $cover = $kernel->variable('cover');
         $kernel->line("{$cover} = {$this->plates->alpha($kernel, $plane)} * {$kernel->number($strip->amount)};");
@@ -236,7 +239,75 @@ final class Planner
         }
         $kernel->line('}');
         $line = $coverage->keep($cover);
-        $this->mixOne($kernel, $this->pictureLayer($kernel, $strip, $line, true, $this->plates->colour($kernel, $plane)), $plane);
+        $this->mixOne($kernel, $this->pictureLayer($kernel, $strip, $line, true, $this->tonedLines($kernel, $strip)), $plane);
+        $this->exceeds = $this->exceeds || ($strip->kind instanceof Plate && $strip->kind->tone->mayExceed());
+    }
+
+    /**
+     * A plate's colour at its base exposure, at the current pixel.
+     *
+     * @return array{string, string, string}
+     */
+    private function plateColour(KernelWriter $kernel, Strip $strip): array
+    {
+        $colour = $this->plates->colour($kernel, $this->plates->of($strip));
+        if (! $strip->kind instanceof Plate || $strip->kind->tone->isNone()) {
+            return $colour;
+        }
+        $toned = array_map($kernel->variable(...), ['red', 'green', 'blue']);
+        foreach ($toned as $at => $channel) {
+            $kernel->line("{$channel} = {$colour[$at]};");
+        }
+        $strip->kind->tone->write($kernel, $toned);
+
+        return $toned;
+    }
+
+    /**
+     * The same for the loops that mix a channel each: a base exposure needs the three at once, so it is worked out before.
+     *
+     * @return array{string, string, string}
+     */
+    private function tonedLines(KernelWriter $kernel, Strip $strip): array
+    {
+        if (! $strip->kind instanceof Plate || $strip->kind->tone->isNone()) {
+            return $this->plates->colour($kernel, $this->plates->of($strip));
+        }
+        $kernel->innerLoop();
+
+        return $this->storedColour($kernel, $this->plateColour($kernel, $strip));
+    }
+
+    /**
+     * @param  array{string, string, string}  $colour
+     * @return array{string, string, string}
+     */
+    private function storedColour(KernelWriter $kernel, array $colour): array
+    {
+        $lines = ['toned0', 'toned1', 'toned2'];
+        foreach ($lines as $at => $line) {
+            $kernel->line("{$kernel->stored($line)} = {$colour[$at]};");
+        }
+
+        return array_map($kernel->stored(...), $lines);
+    }
+
+    /** What lies below is mixed with what the grade makes of it; where nothing lies below, nothing comes of it. */
+    private function grade(Strip $strip, Grade $grade): void
+    {
+        $this->toEncoded();
+        [$kernel, $line] = $this->plainCover($strip);
+        $kernel->innerLoop();
+        $graded = array_map($kernel->variable(...), ['red', 'green', 'blue']);
+        foreach ($graded as $at => $channel) {
+            $kernel->line("{$channel} = {$kernel->stored('rgb'[$at])};");
+        }
+        $grade->writeGrade($kernel, $graded);
+        $layer = $this->pictureLayer($kernel, $strip, $line, true, $this->storedColour($kernel, $graded));
+        // colours are not premultiplied, so a change of colour mixes as over an opaque ground
+        (new Mixer($kernel, true, false))->mix([$layer]);
+        $this->add($kernel);
+        $this->exceeds = $this->exceeds || $strip->mode->mayExceed() || $grade->mayExceed();
     }
 
     private function fill(Strip $strip, Fill $fill, int $run): void
@@ -264,7 +335,7 @@ final class Planner
         }
         $this->space($strip->mode, $run);
         $kernel = $this->writer();
-        $coverage = new Coverage($kernel);
+        $coverage = new Coverage($kernel, $this->window);
         $coverage->begin();
         $isSoft = $light->softness() > 0;
         $shape = $isSoft ? (new SoftShape($light, $this->window))->write($kernel, $this->window) : $light->writeShape($kernel);
@@ -376,7 +447,7 @@ final class Planner
     private function plainCover(Strip $strip): array
     {
         $kernel = $this->writer();
-        $coverage = new Coverage($kernel);
+        $coverage = new Coverage($kernel, $this->window);
         $coverage->begin();
         $cover = $kernel->variable('cover');
         $kernel->line("{$cover} = {$kernel->number($strip->amount)};");
@@ -401,7 +472,7 @@ final class Planner
         $this->passes[] = new Pass($kernel->finish(), $extent, true);
         $next = $this->writer();
 
-        return [$next, (new Coverage($next))->goOn()];
+        return [$next, (new Coverage($next, $this->window))->goOn()];
     }
 
     private function confinement(KernelWriter $kernel, Strip $strip): ?string

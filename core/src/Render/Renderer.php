@@ -8,13 +8,11 @@ use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Inliner;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Light\SoftShape;
 use Aumbrel\Core\Plate\PictureShelf;
-use Aumbrel\Core\Plate\PlatePlane;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\SceneError;
 use Aumbrel\Core\Scene\Strip;
-use LogicException;
+use Closure;
 
 /** Renders windows of scenes: plans, sees to the planes that the kernels read, and runs them row by row. */
 final class Renderer
@@ -26,13 +24,18 @@ final class Renderer
 
     private readonly RowRunner $runner;
 
+    /** What is worked out for windows, for whoever wants more than pictures. */
+    public readonly Planes $planes;
+
     public function __construct(
         KernelStore $kernels,
         private readonly PictureShelf $shelf,
-        private readonly PlaneCache $planes = new PlaneCache,
+        ?ShapeStore $shapes = null,
+        PlaneCache $cache = new PlaneCache,
     ) {
         $this->inliner = new Inliner;
-        $this->runner = new RowRunner($kernels, $this->plane(...));
+        $this->planes = new Planes($cache, $shapes ?? new ShapeStore, $this->sample(...));
+        $this->runner = new RowRunner($kernels, $this->planes->get(...));
     }
 
     /**
@@ -100,25 +103,18 @@ final class Renderer
         return [$clipped, array_map(static fn (array $rows): string => implode('', $rows), $packed)];
     }
 
-    /** @return list<int>|list<float> */
-    private function plane(object $request): array
-    {
-        return match (true) {
-            $request instanceof PlatePlane => $this->planes->get($request->key(), $request->fill(...)),
-            $request instanceof SoftShape => $this->planes->get($request->key(), fn (): array => $request->soften($this->sharp($request))),
-            default => throw new LogicException('nobody fills '.$request::class),
-        };
-    }
-
-    /** @return list<float> a light's shape on its lattice */
-    private function sharp(SoftShape $shape): array
+    /**
+     * @param  Closure(KernelWriter): string  $formula
+     * @return list<float>
+     */
+    private function sample(Closure $formula, Window $window): array
     {
         $kernel = new KernelWriter($this->inliner);
         $kernel->loop();
-        $value = $shape->light->writeShape($kernel);
+        $value = $formula($kernel);
         $kernel->line("{$kernel->stored('shape')} = {$value};");
         $values = [];
-        $this->runner->run(new Plan([new Pass($kernel->finish())], ['shape']), $shape->lattice(), static function (array $lines) use (&$values): void {
+        $this->runner->run(new Plan([new Pass($kernel->finish())], ['shape']), $window, static function (array $lines) use (&$values): void {
             /** @var list<float> $line */
             $line = $lines['shape'];
             array_push($values, ...$line);

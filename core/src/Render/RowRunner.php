@@ -28,7 +28,7 @@ final readonly class RowRunner
 
     private KeptRows $covers;
 
-    /** @param  Closure(object): (list<int>|list<float>)  $plane  fills the planes that kernels read */
+    /** @param  Closure(Plane): (list<int>|list<float>)  $plane  fills the planes that kernels read */
     public function __construct(private KernelStore $kernels, private Closure $plane)
     {
         $this->checkpoints = new KeptRows(self::CHECKPOINT_VALUES);

@@ -10,6 +10,7 @@ enum Family: string
     case Plate = 'plate';
     case Light = 'light';
     case Flat = 'flat';
+    case Grade = 'grade';
     case Group = 'group';
 
     /** Lights have a level in stops; everything else an amount in percent. */
@@ -25,6 +26,7 @@ enum Family: string
             self::Plate => 'Match',
             self::Light => 'Light',
             self::Flat => 'Shade',
+            self::Grade => 'Match',
             self::Group => 'Finish',
         };
     }

@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Scene;
 
 use Aumbrel\Core\Flat\Fill;
+use Aumbrel\Core\Grade\Base;
 use Aumbrel\Core\Light\Spot;
+use Aumbrel\Core\Mask\ColourArea;
 use Aumbrel\Core\Mask\LinearMask;
 use Aumbrel\Core\Mask\MaskKind;
+use Aumbrel\Core\Mask\OutlineMask;
+use Aumbrel\Core\Mask\PaintedCut;
 use Aumbrel\Core\Mask\RadialMask;
+use Aumbrel\Core\Mask\StrokesMask;
 use Aumbrel\Core\Plate\Plate;
 
 /** The registry: every kind of strip and of mask, in the order in which the shelf shows them. */
@@ -19,6 +24,7 @@ final class Kinds
         Plate::class,
         Spot::class,
         Fill::class,
+        Base::class,
         Group::class,
     ];
 
@@ -26,6 +32,10 @@ final class Kinds
     public const MASKS = [
         LinearMask::class,
         RadialMask::class,
+        OutlineMask::class,
+        StrokesMask::class,
+        PaintedCut::class,
+        ColourArea::class,
     ];
 
     /**

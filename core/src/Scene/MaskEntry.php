@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Scene;
 
+use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Mask\Ground;
 use Aumbrel\Core\Mask\Join;
 use Aumbrel\Core\Mask\MaskKind;
+use Aumbrel\Core\Mask\PlateMask;
 use Aumbrel\Core\Parameter\Values;
+use Aumbrel\Core\Plate\PictureSource;
+use Aumbrel\Core\Render\Plane;
+use LogicException;
 
 /** One mask of a strip: what it is, how it joins the ones before it, whether it is inverted or off for a look. */
 final readonly class MaskEntry
@@ -19,6 +25,7 @@ final readonly class MaskEntry
         public bool $off,
         public MaskKind $mask,
         public Values $values,
+        public Ground $on = Ground::Scene,
         private array $unknown = [],
     ) {
     }
@@ -30,6 +37,7 @@ final readonly class MaskEntry
         $kind = Kinds::mask($fields->take('kind'), "{$field}.kind");
         $values = Values::read($kind::parameters(), $fields->take('values', []), "{$field}.values");
         $join = $fields->take('join', Join::Intersect->value);
+        $on = self::ground($fields->take('on', $kind::grounds()[0]->value), $kind, "{$field}.on");
 
         return new self(
             $fields->identifier('id'),
@@ -38,15 +46,75 @@ final readonly class MaskEntry
             $fields->toggle('off', false),
             $kind::from($values),
             $values,
+            $on,
             $fields->rest(),
         );
+    }
+
+    /** Its values at the pixels of a frame on the plate that it cuts out, inverted when it is; asked of masks on plates only. */
+    public function onPlate(Frame $frame, PictureSource $picture): Plane
+    {
+        return $this->mask instanceof PlateMask ? $this->mask->onPlate($frame, $picture) : throw new LogicException('this mask lies in the scene');
+    }
+
+    /**
+     * What the masks before it and this one make together.
+     *
+     * @param  list<float>|null  $before  null when it is the first
+     * @param  list<float>  $values
+     * @return list<float>
+     */
+    public function joined(?array $before, array $values): array
+    {
+        if ($this->inverted) {
+            foreach ($values as $at => $value) {
+                $values[$at] = 1.0 - $value;
+            }
+        }
+        if ($before === null) {
+            return $this->join === Join::TakeAway ? array_map(static fn (float $value): float => 1.0 - $value, $values) : $values;
+        }
+        if ($this->join === Join::Intersect) {
+            foreach ($before as $at => $value) {
+                $before[$at] = $value * $values[$at];
+            }
+        } elseif ($this->join === Join::Add) {
+            foreach ($before as $at => $value) {
+                $before[$at] = $value + $values[$at] - $value * $values[$at];
+            }
+        } else {
+            foreach ($before as $at => $value) {
+                $before[$at] = $value * (1.0 - $values[$at]);
+            }
+        }
+
+        return $before;
+    }
+
+    /** Whether it does anything: it is not off, and nothing is missing. */
+    public function isActive(): bool
+    {
+        return ! $this->off && $this->mask->problem() === null;
+    }
+
+    /**
+     * @param  class-string<MaskKind>  $kind
+     *
+     * @throws SceneError
+     */
+    private static function ground(mixed $raw, string $kind, string $field): Ground
+    {
+        $ground = is_string($raw) ? Ground::tryFrom($raw) : null;
+
+        return $ground !== null && in_array($ground, $kind::grounds(), true)
+            ? $ground : throw SceneError::expected($field, implode(' or ', array_map(static fn (Ground $one): string => $one->value, $kind::grounds())).' for a mask of this kind', $raw);
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
-            'id' => $this->id, 'kind' => $this->mask::key(), 'join' => $this->join->value, 'inverted' => $this->inverted,
+            'id' => $this->id, 'kind' => $this->mask::key(), 'on' => $this->on->value, 'join' => $this->join->value, 'inverted' => $this->inverted,
             'off' => $this->off, 'values' => $this->values->toArray(), ...$this->unknown,
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Scene;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Mask\Ground;
 use Aumbrel\Core\Parameter\Values;
 
 /** One entry of the desk. */
@@ -57,6 +58,13 @@ final readonly class Strip
         $isLight = $kind::family()->fadesInStops();
         $isGroup = $kind === Group::class;
 
+        $masks = self::each($fields->list('masks', self::MOST_MASKS), "{$field}.masks", MaskEntry::read(...));
+        foreach ($masks as $at => $mask) {
+            if ($mask->on === Ground::Plate && $kind::family() !== Family::Plate) {
+                throw SceneError::expected("{$field}.masks[{$at}].on", 'scene, as this strip is no plate', 'plate');
+            }
+        }
+
         return new self(
             $fields->identifier('id'),
             $fields->text('name', $kind::label(), 80),
@@ -67,7 +75,7 @@ final readonly class Strip
             $isLight ? 1.0 : $fields->number('amount', 100, 0, 100, '%') / 100,
             $fields->toggle('muted', false),
             $fields->has('confinedTo') ? $fields->identifier('confinedTo') : null,
-            self::each($fields->list('masks', self::MOST_MASKS), "{$field}.masks", MaskEntry::read(...)),
+            $masks,
             $isGroup ? self::readAll($fields->list('strips', self::MOST_STRIPS), "{$field}.strips") : [],
             $fields->rest(),
         );
@@ -100,10 +108,16 @@ final readonly class Strip
         return $this->kind instanceof Group;
     }
 
-    /** @return list<MaskEntry> those that are not off */
+    /** @return list<MaskEntry> its falloff: the masks in the scene that do anything */
     public function activeMasks(): array
     {
-        return array_values(array_filter($this->masks, static fn (MaskEntry $mask): bool => ! $mask->off));
+        return array_values(array_filter($this->masks, static fn (MaskEntry $mask): bool => $mask->on === Ground::Scene && $mask->isActive()));
+    }
+
+    /** @return list<MaskEntry> its cut-out: the masks on its plate that do anything */
+    public function cutOut(): array
+    {
+        return array_values(array_filter($this->masks, static fn (MaskEntry $mask): bool => $mask->on === Ground::Plate && $mask->isActive()));
     }
 
     /** @return array<string, mixed> */

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Bearing;
+
+use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\CutOut\Colours;
+use Aumbrel\Core\Plate\PictureSource;
+
+/** A cut-out body as light sees it: linear brightness and alpha of each pixel, on a halving that is small enough. */
+final readonly class LitBody
+{
+    /** Pixels are plenty at this size: contours have hundreds of points, and noise averages out. */
+    private const MOST_PIXELS = 260_000;
+
+    /** Chromaticities that lie closer than this are one material. */
+    private const ALIKE = 0.05;
+
+    private const MOST_MATERIALS = 4;
+
+    /** @var list<int> which material each pixel is of */
+    public array $materials;
+
+    /**
+     * @param  list<float>  $brightness  linear luminance, row after row
+     * @param  list<float>  $alpha
+     * @param  list<int>|null  $materials
+     */
+    public function __construct(public array $brightness, public array $alpha, public int $columns, public int $rows, ?array $materials = null)
+    {
+        $this->materials = $materials ?? array_fill(0, $columns * $rows, 0);
+    }
+
+    public static function levelFor(PictureSource $picture): int
+    {
+        return Colours::levelFor($picture, self::MOST_PIXELS);
+    }
+
+    /**
+     * Of packed pixels, not premultiplied.
+     *
+     * @param  list<int>  $pixels
+     * @param  8|16  $bits
+     * @param  list<float>|null  $alpha  instead of the pixels' own
+     */
+    public static function of(array $pixels, int $bits, int $columns, int $rows, ?array $alpha = null): self
+    {
+        $linear = [];
+        for ($k = 0; $k < 256; $k++) {
+            $linear[] = Srgb::decode($k / 255);
+        }
+        $mask = (1 << $bits) - 1;
+        $down = $bits - 8;
+        $brightness = $own = $chroma = [];
+        foreach ($pixels as $at => $pixel) {
+            $red = $linear[($pixel >> 2 * $bits & $mask) >> $down];
+            $green = $linear[($pixel >> $bits & $mask) >> $down];
+            $blue = $linear[($pixel & $mask) >> $down];
+            $brightness[] = 0.2126 * $red + 0.7152 * $green + 0.0722 * $blue;
+            $own[] = $alpha === null ? ($pixel >> 3 * $bits & $mask) / $mask : $alpha[$at];
+            // a grey is added, so that the noise of the darkest tones is no colour
+            $sum = $red + $green + $blue + 0.06;
+            $chroma[] = [($red + 0.02) / $sum, ($green + 0.02) / $sum];
+        }
+
+        return new self($brightness, $own, $columns, $rows, self::materialsOf($chroma, $own));
+    }
+
+    /**
+     * Materials told apart by their chromaticity, which shading leaves as it is; by repeated assignment to the nearest.
+     *
+     * @param  list<array{float, float}>  $chroma
+     * @param  list<float>  $alpha
+     * @return list<int>
+     */
+    private static function materialsOf(array $chroma, array $alpha): array
+    {
+        $samples = [];
+        $inside = array_keys(array_filter($alpha, static fn (float $value): bool => $value > 0.95));
+        for ($k = 0, $n = count($inside), $step = max(1, intdiv($n, 3000)); $k < $n; $k += $step) {
+            $samples[] = $chroma[$inside[$k]];
+        }
+        if ($samples === []) {
+            return array_fill(0, count($chroma), 0);
+        }
+        $means = [[array_sum(array_column($samples, 0)) / count($samples), array_sum(array_column($samples, 1)) / count($samples)]];
+        while (count($means) < self::MOST_MATERIALS) {
+            $far = array_map(static fn (array $sample): float => min(array_map(static fn (array $mean): float => hypot($sample[0] - $mean[0], $sample[1] - $mean[1]), $means)), $samples);
+            $sorted = $far;
+            sort($sorted);
+            // not the farthest, which is an outlier, but one that a few in a hundred lie beyond
+            $reach = $sorted[(int) (0.95 * (count($sorted) - 1))];
+            if ($reach < self::ALIKE) {
+                break;
+            }
+            $means[] = $samples[(int) array_search($reach, $far, true)];
+            $means = self::settled($samples, $means);
+        }
+        $materials = [];
+        foreach ($chroma as [$x, $y]) {
+            $materials[] = self::nearest($x, $y, $means);
+        }
+
+        return $materials;
+    }
+
+    /**
+     * @param  list<array{float, float}>  $samples
+     * @param  non-empty-list<array{float, float}>  $means
+     * @return non-empty-list<array{float, float}>
+     */
+    private static function settled(array $samples, array $means): array
+    {
+        for ($round = 0; $round < 5; $round++) {
+            $sums = array_fill(0, count($means), [0.0, 0.0, 0]);
+            foreach ($samples as [$x, $y]) {
+                $k = self::nearest($x, $y, $means);
+                $sums[$k] = [$sums[$k][0] + $x, $sums[$k][1] + $y, $sums[$k][2] + 1];
+            }
+            foreach ($sums as $k => [$x, $y, $count]) {
+                $means[$k] = $count > 0 ? [$x / $count, $y / $count] : $means[$k];
+            }
+        }
+
+        return $means;
+    }
+
+    /** @param  non-empty-list<array{float, float}>  $means */
+    private static function nearest(float $x, float $y, array $means): int
+    {
+        $best = 0;
+        $least = INF;
+        foreach ($means as $k => [$mx, $my]) {
+            $square = ($x - $mx) ** 2 + ($y - $my) ** 2;
+            if ($square < $least) {
+                $least = $square;
+                $best = $k;
+            }
+        }
+
+        return $best;
+    }
+}

@@ -1,0 +1,506 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Bearing;
+
+use Aumbrel\Core\Raster\Box;
+use Aumbrel\Core\Raster\Distance;
+
+/**
+ * Where a body's light comes from, from its outline and its shading.
+ *
+ * Just inside the outline the surface's normals are known: they are the outline's. Brightness there follows
+ * `ambient + strength max(0, n . l)` (Johnson and Farid, *Exposing digital forgeries by detecting inconsistencies in
+ * lighting*, 2005); the azimuth is the one that fits best, outliers counting little. Inside, a dome stands in for the
+ * unknown surface ({@see Dome}) and gives the third component. The spread comes from estimating again on stretches of the
+ * outline drawn at random.
+ */
+final class OutlineEstimate
+{
+    public const LEAST_CONFIDENCE = 0.3;
+
+    /** How far inside the outline brightness is read, px. */
+    private const BAND = [2.0, 4.2];
+
+    /** What the third components of light and normal add to the shade, relative to the light's part in the picture. */
+    private const LIFTS = [-0.6, -0.3, 0.0, 0.4, 1.0, 2.0];
+
+    private const RESAMPLES = 200;
+
+    private const STRETCHES = 48;
+
+    private const MOST_POINTS = 900;
+
+    private const FEWEST_POINTS = 40;
+
+    private const DOME_SIDE = 96;
+
+    private const MOST_INSIDE = 1500;
+
+    /** Materials that take up less than this share of the largest one are left out. */
+    private const LEAST_SHARE = 0.12;
+
+    public static function of(LitBody $body): Estimate
+    {
+        $signed = Distance::signed($body->alpha, $body->columns, $body->rows);
+        if (! is_finite($signed[0])) {
+            return Estimate::refused('There is no outline to go by: the picture is not cut out. Cut the subject out first, or draw a shadow line.');
+        }
+        $contour = self::contour($body, $signed);
+        $brightness = array_column(array_merge(...$contour), 3);
+        if (count($brightness) < self::FEWEST_POINTS) {
+            return Estimate::refused('The cut-out is too small to read its light: too few pixels lie along its outline.');
+        }
+        $contrast = self::contrast($brightness);
+        $inside = self::inside($body, $signed);
+        if ($contrast < 0.02 || $inside === []) {
+            return Estimate::refused('The subject is the same brightness all round: nothing tells where its light comes from.');
+        }
+
+        return (new self($contour, $inside))->estimate();
+    }
+
+    /**
+     * @param  list<list<array{float, float, int, float}>>  $contour  by material: normal (y up), stretch, brightness as a share of the material's mean
+     * @param  list<list<array{float, float, float, float}>>  $inside  by material: normal (y up, z toward the viewer), brightness likewise
+     */
+    private function __construct(private readonly array $contour, private readonly array $inside)
+    {
+    }
+
+    private function estimate(): Estimate
+    {
+        $azimuth = $this->azimuth();
+        [$bearing, $insideExplained] = $this->inSpace($azimuth);
+        $spread = $this->spread($azimuth);
+        $confidence = self::confidence($insideExplained, $spread, (new Bearing($azimuth, $bearing->elevation))->angleTo($bearing));
+
+        return $confidence < self::LEAST_CONFIDENCE
+            ? Estimate::refused('The shading does not agree with one light: the estimate would be a guess. Draw a shadow line, or turn the sphere by hand.', $confidence)
+            : new Estimate($bearing, $spread, $confidence);
+    }
+
+    /** The azimuth that explains the brightness along the outline best, with outliers counting less in each round. */
+    private function azimuth(): float
+    {
+        $weights = self::evenly($this->contour);
+        $best = 0.0;
+        foreach ([range(-180, 175, 5), 3.0, 1.0, 1.0] as $search) {
+            $least = INF;
+            $bestLift = 0.0;
+            foreach (is_array($search) ? $search : self::around($best, $search, 9) as $candidate) {
+                [$x, $y] = [cos(deg2rad((float) $candidate)), sin(deg2rad((float) $candidate))];
+                foreach (self::LIFTS as $lift) {
+                    $left = 0.0;
+                    foreach ($this->contour as $k => $points) {
+                        $left += self::fit($points, $weights[$k], $x, $y, $lift)[0];
+                    }
+                    if ($left < $least) {
+                        $least = $left;
+                        $best = (float) $candidate;
+                        $bestLift = $lift;
+                    }
+                }
+            }
+            [$x, $y] = [cos(deg2rad($best)), sin(deg2rad($best))];
+            foreach ($this->contour as $k => $points) {
+                $weights[$k] = self::reweighted($points, $x, $y, $bestLift, self::fit($points, $weights[$k], $x, $y, $bestLift));
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  list<list<mixed>>  $points
+     * @return list<list<float>>
+     */
+    private static function evenly(array $points): array
+    {
+        return array_map(static fn (array $own): array => array_fill(0, count($own), 1.0), $points);
+    }
+
+    /** @return list<float> */
+    private static function around(float $centre, float $step, int $count): array
+    {
+        return array_map(static fn (int $k): float => $centre + $k * $step, range(-$count, $count));
+    }
+
+    /**
+     * Least squares of brightness against `ambient + strength max(0, cos + lift)`.
+     *
+     * @param  list<array{float, float, int, float}>  $points
+     * @param  list<float>  $weights
+     * @return array{float, float, float} the weighted sum of squares left over, ambient, strength
+     */
+    private static function fit(array $points, array $weights, float $x, float $y, float $lift): array
+    {
+        $n = $s = $ss = $b = $sb = $bb = 0.0;
+        foreach ($points as $at => [$nx, $ny, , $brightness]) {
+            $weight = $weights[$at];
+            $shade = $nx * $x + $ny * $y + $lift;
+            $shade = $shade > 0.0 ? $shade : 0.0;
+            $n += $weight;
+            $s += $weight * $shade;
+            $ss += $weight * $shade * $shade;
+            $b += $weight * $brightness;
+            $sb += $weight * $shade * $brightness;
+            $bb += $weight * $brightness * $brightness;
+        }
+
+        return self::solved($n, $s, $ss, $b, $sb, $bb);
+    }
+
+    /** @return array{float, float, float} */
+    private static function solved(float $n, float $s, float $ss, float $b, float $sb, float $bb): array
+    {
+        $determinant = $n * $ss - $s * $s;
+        $strength = $determinant > 1e-12 * $n * $n ? ($n * $sb - $s * $b) / $determinant : 0.0;
+        $strength = max(0.0, $strength);
+        $ambient = ($b - $strength * $s) / $n;
+        if ($ambient < 0) {
+            $ambient = 0.0;
+            $strength = $ss > 0 ? max(0.0, $sb / $ss) : 0.0;
+        }
+        $left = $bb - 2 * $ambient * $b - 2 * $strength * $sb + $n * $ambient * $ambient + 2 * $ambient * $strength * $s + $strength * $strength * $ss;
+
+        return [max(0.0, $left), $ambient, $strength];
+    }
+
+    /**
+     * Tukey's biweight on what the fit leaves over.
+     *
+     * @param  list<array{float, float, int, float}>  $points
+     * @param  array{float, float, float}  $fit
+     * @return list<float>
+     */
+    private static function reweighted(array $points, float $x, float $y, float $lift, array $fit): array
+    {
+        $left = [];
+        foreach ($points as [$nx, $ny, , $brightness]) {
+            $left[] = $brightness - $fit[1] - $fit[2] * max(0.0, $nx * $x + $ny * $y + $lift);
+        }
+
+        return self::biweights($left);
+    }
+
+    /**
+     * @param  list<float>  $left
+     * @return list<float>
+     */
+    private static function biweights(array $left): array
+    {
+        $sorted = array_map(abs(...), $left);
+        sort($sorted);
+        $reach = 4.685 * 1.4826 * max(1e-4, $sorted[intdiv(count($sorted), 2)]);
+
+        return array_map(static function (float $value) use ($reach): float {
+            $share = $value / $reach;
+
+            return abs($share) >= 1 ? 0.02 : max(0.02, (1 - $share * $share) ** 2);
+        }, $left);
+    }
+
+    /**
+     * The direction in space: directions are tried on the dome's normals, closer and closer.
+     *
+     * @return array{Bearing, float} and the share of the variance that it explains
+     */
+    private function inSpace(float $azimuth): array
+    {
+        $weights = self::evenly($this->inside);
+        $best = new Bearing($azimuth, 20);
+        $share = 0.0;
+        foreach ([10.0, 4.0, 2.0, 1.0] as $round => $step) {
+            $least = INF;
+            $centre = $best;
+            foreach ($round === 0 ? range(-70, 90, 10) : self::around($centre->elevation, $step, 4) as $elevation) {
+                foreach (self::around($round === 0 ? $azimuth : $centre->azimuth, $round === 0 ? 6.0 : $step, 3) as $turn) {
+                    $candidate = new Bearing($turn, (float) $elevation);
+                    $left = 0.0;
+                    foreach ($this->inside as $k => $points) {
+                        $left += self::fitInside($points, $weights[$k], $candidate->vector())[0];
+                    }
+                    if ($left < $least) {
+                        $least = $left;
+                        $best = $candidate;
+                    }
+                }
+            }
+            $l = $best->vector();
+            foreach ($this->inside as $k => $points) {
+                $weights[$k] = self::reweightedInside($points, $l, self::fitInside($points, $weights[$k], $l));
+            }
+            $share = $this->explained($weights, $l);
+        }
+
+        return [$best, $share];
+    }
+
+    /**
+     * @param  list<array{float, float, float, float}>  $points
+     * @param  list<float>  $weights
+     * @param  array{float, float, float}  $l
+     * @return array{float, float, float}
+     */
+    private static function fitInside(array $points, array $weights, array $l): array
+    {
+        [$lx, $ly, $lz] = $l;
+        $n = $s = $ss = $b = $sb = $bb = 0.0;
+        foreach ($points as $at => [$nx, $ny, $nz, $brightness]) {
+            $weight = $weights[$at];
+            $shade = $nx * $lx + $ny * $ly + $nz * $lz;
+            $shade = $shade > 0.0 ? $shade : 0.0;
+            $n += $weight;
+            $s += $weight * $shade;
+            $ss += $weight * $shade * $shade;
+            $b += $weight * $brightness;
+            $sb += $weight * $shade * $brightness;
+            $bb += $weight * $brightness * $brightness;
+        }
+
+        return self::solved($n, $s, $ss, $b, $sb, $bb);
+    }
+
+    /**
+     * @param  list<array{float, float, float, float}>  $points
+     * @param  array{float, float, float}  $l
+     * @param  array{float, float, float}  $fit
+     * @return list<float>
+     */
+    private static function reweightedInside(array $points, array $l, array $fit): array
+    {
+        [$lx, $ly, $lz] = $l;
+        $left = [];
+        foreach ($points as [$nx, $ny, $nz, $brightness]) {
+            $left[] = $brightness - $fit[1] - $fit[2] * max(0.0, $nx * $lx + $ny * $ly + $nz * $lz);
+        }
+
+        return self::biweights($left);
+    }
+
+    /**
+     * The share of the inside's variance that a direction explains, within materials.
+     *
+     * @param  list<list<float>>  $weights
+     * @param  array{float, float, float}  $l
+     */
+    private function explained(array $weights, array $l): float
+    {
+        $left = $variance = 0.0;
+        foreach ($this->inside as $k => $points) {
+            $left += self::fitInside($points, $weights[$k], $l)[0];
+            $n = $b = $bb = 0.0;
+            foreach ($points as $at => [, , , $brightness]) {
+                $n += $weights[$k][$at];
+                $b += $weights[$k][$at] * $brightness;
+                $bb += $weights[$k][$at] * $brightness ** 2;
+            }
+            $variance += $bb - $b * $b / $n;
+        }
+
+        return $variance > 1e-9 ? max(0.0, min(1.0, 1 - $left / $variance)) : 0.0;
+    }
+
+    /**
+     * The 68 % half-width of azimuths from stretches of the outline drawn at random, with repetition.
+     */
+    private function spread(float $azimuth): float
+    {
+        $stretches = [];
+        foreach (array_merge(...$this->contour) as $point) {
+            $stretches[$point[2]][] = $point;
+        }
+        $stretches = array_values($stretches);
+        $away = [];
+        $random = 12345;
+        for ($k = 0; $k < self::RESAMPLES; $k++) {
+            $points = [];
+            for ($n = count($stretches); $n > 0; $n--) {
+                $random = ($random * 1103515245 + 12345) % 2147483648;
+                foreach ($stretches[intdiv($random, 65536) % count($stretches)] as $at => $point) {
+                    if ($at % 3 === 0) {
+                        $points[] = $point;
+                    }
+                }
+            }
+            $found = self::quickAzimuth($points, $azimuth);
+            $away[] = abs(fmod($found - $azimuth + 540, 360) - 180);
+        }
+        sort($away);
+
+        return max(1.0, $away[(int) (0.68 * count($away))]);
+    }
+
+    /**
+     * The azimuth of a resample: the gradient of a straight fit on its lit part.
+     *
+     * @param  list<array{float, float, int, float}>  $points
+     */
+    private static function quickAzimuth(array $points, float $near): float
+    {
+        [$cx, $cy] = [cos(deg2rad($near)), sin(deg2rad($near))];
+        $n = $x = $y = $xx = $xy = $yy = $b = $xb = $yb = 0.0;
+        foreach ($points as [$nx, $ny, , $brightness]) {
+            if ($nx * $cx + $ny * $cy < -0.1) {
+                continue;
+            }
+            $n++;
+            $x += $nx;
+            $y += $ny;
+            $xx += $nx * $nx;
+            $xy += $nx * $ny;
+            $yy += $ny * $ny;
+            $b += $brightness;
+            $xb += $nx * $brightness;
+            $yb += $ny * $brightness;
+        }
+        if ($n < 8) {
+            return $near + 180;
+        }
+        [$sxx, $sxy, $syy, $sxb, $syb] = [$xx - $x * $x / $n, $xy - $x * $y / $n, $yy - $y * $y / $n, $xb - $x * $b / $n, $yb - $y * $b / $n];
+        $determinant = $sxx * $syy - $sxy * $sxy;
+        if ($determinant < 1e-9) {
+            return $near + 180;
+        }
+
+        return rad2deg(atan2(($sxx * $syb - $sxy * $sxb) / $determinant, ($syy * $sxb - $sxy * $syb) / $determinant));
+    }
+
+    /**
+     * How sure, 1 for a body that one light explains: it falls with what the fit leaves unexplained inside, with the
+     * spread, and with how far outline and inside are apart. The scale is our own, set so that it falls with the error on
+     * bodies of known light.
+     *
+     * @param  float  $explained  share of the inside's variance
+     * @param  float  $apart  degrees
+     */
+    private static function confidence(float $explained, float $spread, float $apart): float
+    {
+        return exp(-sqrt((40 * (1 - $explained)) ** 2 + $spread ** 2 + $apart ** 2) / 35);
+    }
+
+    /**
+     * @param  list<float>  $signed
+     * @return list<list<array{float, float, int, float}>>
+     */
+    private static function contour(LitBody $body, array $signed): array
+    {
+        [$columns, $rows] = [$body->columns, $body->rows];
+        $smooth = Box::mean($signed, $columns, $rows, 1);
+        $found = [];
+        for ($row = 6; $row < $rows - 6; $row++) {
+            for ($column = 6, $at = $row * $columns + 6; $column < $columns - 6; $column++, $at++) {
+                if ($signed[$at] < self::BAND[0] || $signed[$at] > self::BAND[1]) {
+                    continue;
+                }
+                $x = $smooth[$at - 2] - $smooth[$at + 2];
+                $y = $smooth[$at + 2 * $columns] - $smooth[$at - 2 * $columns];
+                $length = hypot($x, $y);
+                // where the slope is much below 1 the outline folds: its normal is not known
+                if ($length > 2.8) {
+                    $found[] = [$x / $length, $y / $length, $column, $row, $body->brightness[$at], $body->materials[$at]];
+                }
+            }
+        }
+        // the band is about two pixels wide
+        $size = max(4.0, count($found) / 2.2 / self::STRETCHES);
+        $step = max(1, intdiv(count($found), self::MOST_POINTS));
+        $points = [];
+        for ($k = 0; $k < count($found); $k += $step) {
+            [$x, $y, $column, $row, $brightness, $material] = $found[$k];
+            $points[$material][] = [$x, $y, (int) ($row / $size) * 4096 + (int) ($column / $size), $brightness];
+        }
+
+        return self::byMaterial($points);
+    }
+
+    /**
+     * Brightness inside, with the dome's normals; read on a small copy.
+     *
+     * @param  list<float>  $signed
+     * @return list<list<array{float, float, float, float}>>
+     */
+    private static function inside(LitBody $body, array $signed): array
+    {
+        $unit = max(1, (int) ceil(max($body->columns, $body->rows) / self::DOME_SIDE));
+        [$columns, $rows] = [intdiv($body->columns, $unit) + 2, intdiv($body->rows, $unit) + 2];
+        $inside = array_fill(0, $columns * $rows, false);
+        $brightness = array_fill(0, $columns * $rows, 0.0);
+        $materials = array_fill(0, $columns * $rows, 0);
+        for ($row = 1; $row < $rows - 1; $row++) {
+            for ($column = 1; $column < $columns - 1; $column++) {
+                $sum = 0.0;
+                $count = 0;
+                for ($y = 0; $y < $unit; $y++) {
+                    for ($x = 0, $at = (($row - 1) * $unit + $y) * $body->columns + ($column - 1) * $unit; $x < $unit; $x++, $at++) {
+                        if ($signed[$at] > 1.0) {
+                            $sum += $body->brightness[$at];
+                            $count++;
+                        }
+                    }
+                }
+                if ($count * 2 >= $unit * $unit) {
+                    $inside[$row * $columns + $column] = true;
+                    $brightness[$row * $columns + $column] = $sum / $count;
+                    $materials[$row * $columns + $column] = $body->materials[(($row - 1) * $unit + intdiv($unit, 2)) * $body->columns + ($column - 1) * $unit + intdiv($unit, 2)];
+                }
+            }
+        }
+        /** @var list<bool> $inside changed only where it had values already */
+        $heights = Dome::heights($inside, $columns, $rows);
+        $found = [];
+        $step = max(1, intdiv(count(array_keys($inside, true, true)), self::MOST_INSIDE));
+        $seen = 0;
+        foreach ($inside as $at => $isInside) {
+            if (! $isInside || ! $inside[$at - 1] || ! $inside[$at + 1] || ! $inside[$at - $columns] || ! $inside[$at + $columns]) {
+                continue;
+            }
+            if ($seen++ % $step !== 0) {
+                continue;
+            }
+            // of the height's square, whose slope stays finite at the outline
+            $h = $heights[$at];
+            $x = ($heights[$at - 1] ** 2 - $heights[$at + 1] ** 2) / 2;
+            $y = ($heights[$at + $columns] ** 2 - $heights[$at - $columns] ** 2) / 2;
+            $length = sqrt($x * $x + $y * $y + 4 * $h * $h);
+            $found[$materials[$at]][] = [$x / $length, $y / $length, 2 * $h / $length, $brightness[$at]];
+        }
+
+        return $seen < self::FEWEST_POINTS ? [] : self::byMaterial($found);
+    }
+
+    /**
+     * Brightness as a share of its material's mean, so that a white neck and a dark wing count alike; materials of which
+     * too little is seen are left out.
+     *
+     * @template T of int|float
+     *
+     * @param  array<int, list<array{float, float, T, float}>>  $points
+     * @return list<list<array{float, float, T, float}>>
+     */
+    private static function byMaterial(array $points): array
+    {
+        $most = max(array_map(count(...), $points) ?: [0]);
+        $all = [];
+        foreach ($points as $own) {
+            $mean = array_sum(array_column($own, 3)) / count($own);
+            if (count($own) >= max(12, self::LEAST_SHARE * $most) && $mean > 0) {
+                $all[] = array_map(static fn (array $point): array => [$point[0], $point[1], $point[2], $point[3] / $mean], $own);
+            }
+        }
+
+        return $all;
+    }
+
+    /** @param  list<float>  $values */
+    private static function contrast(array $values): float
+    {
+        sort($values);
+        $low = $values[(int) (0.05 * count($values))];
+        $high = $values[(int) (0.95 * (count($values) - 1))];
+
+        return $high > 0 ? ($high - $low) / $high : 0.0;
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Color;
+
+/** Oklab, in which equal distances look about equal: Björn Ottosson, *A perceptual color space for image processing*, 2020. */
+final class Oklab
+{
+    /** @return array{float, float, float} lightness 0..1, and the two axes of colour, of linear sRGB */
+    public static function ofLinear(float $red, float $green, float $blue): array
+    {
+        $l = (0.4122214708 * $red + 0.5363325363 * $green + 0.0514459929 * $blue) ** (1 / 3);
+        $m = (0.2119034982 * $red + 0.6806995451 * $green + 0.1073969566 * $blue) ** (1 / 3);
+        $s = (0.0883024619 * $red + 0.2817188376 * $green + 0.6299787005 * $blue) ** (1 / 3);
+
+        return [
+            0.2104542553 * $l + 0.7936177850 * $m - 0.0040720468 * $s,
+            1.9779984951 * $l - 2.4285922050 * $m + 0.4505937099 * $s,
+            0.0259040371 * $l + 0.7827717662 * $m - 0.8086757660 * $s,
+        ];
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\CutOut;
+
+use Aumbrel\Core\Color\Oklab;
+use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Plate\PictureSource;
+
+/** A picture's colours in Oklab, on a halving that is small enough to be worked on as a whole. */
+final readonly class Colours
+{
+    /** Pictures are worked on at no more pixels than this. */
+    public const MOST_PIXELS = 2_200_000;
+
+    /**
+     * @param  list<float>  $lightness
+     * @param  list<float>  $first  from green to red
+     * @param  list<float>  $second  from blue to yellow
+     * @param  list<float>  $alpha
+     */
+    private function __construct(
+        public int $level,
+        public int $columns,
+        public int $rows,
+        public array $lightness,
+        public array $first,
+        public array $second,
+        public array $alpha,
+    ) {
+    }
+
+    public static function of(PictureSource $picture, int $most = self::MOST_PIXELS): self
+    {
+        $level = self::levelFor($picture, $most);
+        [$columns, $rows] = [(int) ceil($picture->width() / 2 ** $level), (int) ceil($picture->height() / 2 ** $level)];
+        $bits = $picture->bits();
+        $mask = (1 << $bits) - 1;
+        $down = $bits - 8;
+        $linear = [];
+        for ($k = 0; $k < 256; $k++) {
+            $linear[] = Srgb::decode($k / 255);
+        }
+        // cube roots by table: to a 4096th of linear light, finer than what 8 bits tell apart above black
+        $roots = [];
+        for ($k = 0; $k <= 4096; $k++) {
+            $roots[] = ($k / 4096) ** (1 / 3);
+        }
+        $lightness = $first = $second = $alpha = [];
+        foreach ($picture->pixels($level, 0, 0, $columns, $rows) as $pixel) {
+            $r = $linear[($pixel >> 2 * $bits & $mask) >> $down];
+            $g = $linear[($pixel >> $bits & $mask) >> $down];
+            $b = $linear[($pixel & $mask) >> $down];
+            $l = $roots[(int) (4096 * (0.4122214708 * $r + 0.5363325363 * $g + 0.0514459929 * $b))];
+            $m = $roots[(int) (4096 * (0.2119034982 * $r + 0.6806995451 * $g + 0.1073969566 * $b))];
+            $s = $roots[(int) (4096 * (0.0883024619 * $r + 0.2817188376 * $g + 0.6299787005 * $b))];
+            $lightness[] = 0.2104542553 * $l + 0.7936177850 * $m - 0.0040720468 * $s;
+            $first[] = 1.9779984951 * $l - 2.4285922050 * $m + 0.4505937099 * $s;
+            $second[] = 0.0259040371 * $l + 0.7827717662 * $m - 0.8086757660 * $s;
+            $alpha[] = ($pixel >> 3 * $bits & $mask) / $mask;
+        }
+
+        return new self($level, $columns, $rows, $lightness, $first, $second, $alpha);
+    }
+
+    public static function levelFor(PictureSource $picture, int $most): int
+    {
+        for ($level = 0; $level < PictureSource::LEVELS; $level++) {
+            if (ceil($picture->width() / 2 ** $level) * ceil($picture->height() / 2 ** $level) <= $most) {
+                break;
+            }
+        }
+
+        return $level;
+    }
+
+    /** @return array{float, float, float} one colour for comparing with these */
+    public static function one(float $red, float $green, float $blue): array
+    {
+        return Oklab::ofLinear(Srgb::decode($red), Srgb::decode($green), Srgb::decode($blue));
+    }
+
+    /** The same at half the size: means of 2 x 2. */
+    public function halved(): self
+    {
+        [$columns, $rows] = [intdiv($this->columns + 1, 2), intdiv($this->rows + 1, 2)];
+        $planes = [];
+        foreach ([$this->lightness, $this->first, $this->second, $this->alpha] as $plane) {
+            $half = [];
+            for ($row = 0; $row < $rows; $row++) {
+                $top = 2 * $row * $this->columns;
+                $bottom = 2 * $row + 1 < $this->rows ? $top + $this->columns : $top;
+                for ($column = 0; $column < $columns; $column++) {
+                    $left = 2 * $column;
+                    $right = $left + 1 < $this->columns ? $left + 1 : $left;
+                    $half[] = ($plane[$top + $left] + $plane[$top + $right] + $plane[$bottom + $left] + $plane[$bottom + $right]) * 0.25;
+                }
+            }
+            $planes[] = $half;
+        }
+
+        return new self($this->level + 1, $columns, $rows, ...$planes);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\CutOut;
+
+use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Render\Plane;
+use Aumbrel\Core\Render\Planes;
+
+/** The holes of a cut-out as a window sees them: 1 inside, grown so far that their own soft rim is filled with them. */
+final readonly class HolesPlane implements Plane
+{
+    public function __construct(private Frame $frame, private WholeShape $whole)
+    {
+    }
+
+    public function key(): string
+    {
+        return "holes {$this->whole->key()} {$this->frame->key()}";
+    }
+
+    /** @return list<float> */
+    public function fill(Planes $planes): array
+    {
+        $window = $this->whole->window;
+        [$columns, $rows] = [$window->columns, $window->rows];
+        $holes = Pieces::holes($planes->numbers($this->whole), $columns, $rows);
+        if (! in_array(1.0, $holes, true)) {
+            return array_fill(0, $this->frame->window->columns * $this->frame->window->rows, 0.0);
+        }
+        $holes = Edge::grown($holes, $columns, $rows, 2.0);
+        $filled = [];
+        for ($row = 0; $row < $this->frame->window->rows; $row++) {
+            for ($column = 0; $column < $this->frame->window->columns; $column++) {
+                [$x, $y] = $this->frame->fromPixels->at($column + 0.5, $row + 0.5);
+                $x = (int) floor($x * $window->scale);
+                $y = (int) floor($y * $window->scale);
+                $filled[] = $x >= 0 && $y >= 0 && $x < $columns && $y < $rows ? $holes[$y * $columns + $x] : 0.0;
+            }
+        }
+
+        return $filled;
+    }
+}

@@ -1,0 +1,464 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\CutOut;
+
+use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Stroke\Brush;
+use Aumbrel\Core\Stroke\Stroke;
+
+/**
+ * A subject cut out by rough strokes on it and on its background.
+ *
+ * Random walks with prior models: Grady, *Multilabel random walker image segmentation using prior models* (2005). Each
+ * pixel takes the mean of its neighbours, weighted by how alike they are in colour, and of what the colour models of
+ * subject and background say; the models are learnt from the strokes and again from the outcome, as in Rother,
+ * Kolmogorov, Blake, *GrabCut* (2004). Worked out small first; every doubling of the size only looks at the pixels around
+ * the border again (Lombaert, Sun, Grady, Xu, *A multilevel banded graph cuts method*, 2005).
+ */
+final class Segmentation
+{
+    private const SUBJECT = 1;
+
+    private const BACKGROUND = 2;
+
+    /** Pixels of the size at which it is worked out as a whole. */
+    private const COARSE = 32_000;
+
+    private const MODEL_ROUNDS = 4;
+
+    private const SWEEPS = 60;
+
+    private const BAND_SWEEPS = 14;
+
+    /** Over-relaxation of the sweeps. */
+    private const HASTE = 1.7;
+
+    /** How much a colour model counts beside the neighbours. */
+    private const PRIOR = 0.06;
+
+    /** A model never says more surely than this what a pixel is. */
+    private const SUREST = 0.985;
+
+    /** Samples that a colour model is learnt from, at most. */
+    private const SAMPLES = 2500;
+
+    /** @param  list<Stroke>  $strokes  in the picture's pixels; those that reveal are on the subject */
+    public static function of(Colours $colours, int $width, int $height, array $strokes): Shape
+    {
+        $sizes = [$colours];
+        while (($last = $sizes[count($sizes) - 1])->columns * $last->rows > self::COARSE && min($last->columns, $last->rows) > 8) {
+            $sizes[] = $last->halved();
+        }
+        $coarsest = $sizes[count($sizes) - 1];
+        $marks = self::marks($coarsest, $width, $height, $strokes);
+        [$values, $subject, $background] = self::whole($coarsest, $marks);
+        $values = self::connected($values, $marks, $coarsest->columns, $coarsest->rows);
+        for ($k = count($sizes) - 2; $k >= 0; $k--) {
+            $values = self::finer($sizes[$k], $sizes[$k + 1], $values, self::marks($sizes[$k], $width, $height, $strokes), $subject, $background);
+        }
+
+        return new Shape($width, $height, $colours->level, self::sharpened($values, $colours));
+    }
+
+    /**
+     * @param  list<Stroke>  $strokes
+     * @return list<int>
+     */
+    private static function marks(Colours $colours, int $width, int $height, array $strokes): array
+    {
+        $unit = 2 ** $colours->level;
+        $window = new Window(0, 0, $colours->columns * $unit, $colours->rows * $unit, 1 / $unit);
+        $brush = new Brush(Frame::scene($window));
+        $marks = [];
+        foreach ($colours->alpha as $alpha) {
+            $marks[] = $alpha < 0.02 ? self::BACKGROUND : 0;
+        }
+        foreach ($strokes as $stroke) {
+            $brush->mark($marks, $stroke, $stroke->reveals ? self::SUBJECT : self::BACKGROUND);
+        }
+
+        return $marks;
+    }
+
+    /**
+     * @param  list<int>  $marks
+     * @return array{array<int, float>, ColourModel, ColourModel}
+     */
+    private static function whole(Colours $colours, array $marks): array
+    {
+        [$right, $down] = self::likeness($colours);
+        $subject = ColourModel::of(self::samples($colours, $marks, self::SUBJECT));
+        $background = ColourModel::of(self::samples($colours, $marks, self::BACKGROUND));
+        $near = self::nearness($colours, $marks, $right, $down);
+        $values = [];
+        for ($round = 0; $round < self::MODEL_ROUNDS; $round++) {
+            $prior = self::prior($colours, $subject, $background);
+            // what lies near a stroke, without an edge between, belongs to it rather, whatever its colour
+            foreach ($prior as $at => $value) {
+                $odds = $value / (1 - $value) * $near[$at] / (1 - $near[$at]);
+                $prior[$at] = $odds / (1 + $odds);
+            }
+            $values = $values === [] ? $prior : $values;
+            foreach ($marks as $at => $mark) {
+                if ($mark !== 0) {
+                    $values[$at] = $mark === self::SUBJECT ? 1.0 : 0.0;
+                }
+            }
+            $values = self::walk($values, $prior, $marks, $right, $down, $colours->columns, $colours->rows, self::SWEEPS);
+            $labels = [];
+            foreach ($values as $at => $value) {
+                $labels[] = $marks[$at] !== 0 ? $marks[$at] : ($value > 0.6 ? self::SUBJECT : ($value < 0.4 ? self::BACKGROUND : 0));
+            }
+            $subject = ColourModel::of(self::samples($colours, $labels, self::SUBJECT));
+            $background = ColourModel::of(self::samples($colours, $labels, self::BACKGROUND));
+        }
+
+        return [$values, $subject, $background];
+    }
+
+    /**
+     * How alike neighbours are, 0..1: to the right and below.
+     *
+     * @return array{array<int, float>, array<int, float>}
+     */
+    private static function likeness(Colours $colours): array
+    {
+        [$l, $a, $b, $columns, $rows] = [$colours->lightness, $colours->first, $colours->second, $colours->columns, $colours->rows];
+        $right = $down = [];
+        $sum = 0.0;
+        for ($row = 0, $at = 0; $row < $rows; $row++) {
+            for ($column = 0; $column < $columns; $column++, $at++) {
+                $next = $column + 1 < $columns ? $at + 1 : $at;
+                $below = $row + 1 < $rows ? $at + $columns : $at;
+                $right[] = $across = ($l[$at] - $l[$next]) ** 2 + 2 * (($a[$at] - $a[$next]) ** 2 + ($b[$at] - $b[$next]) ** 2);
+                $down[] = $along = ($l[$at] - $l[$below]) ** 2 + 2 * (($a[$at] - $a[$below]) ** 2 + ($b[$at] - $b[$below]) ** 2);
+                $sum += $across + $along;
+            }
+        }
+        $steepness = 1 / max(1e-6, 1.2 * $sum / (2 * $columns * $rows));
+        for ($at = 0, $count = $columns * $rows; $at < $count; $at++) {
+            $right[$at] = exp(-$right[$at] * $steepness) + 0.002;
+            $down[$at] = exp(-$down[$at] * $steepness) + 0.002;
+        }
+
+        return [$right, $down];
+    }
+
+    /**
+     * 1 where a stroke on the subject is nearer than one on the background, on ways that avoid edges; 0 the other way.
+     * Two sweeps there and back, twice: Toivanen, *New geodesic distance transforms for gray-scale images* (1996).
+     *
+     * @param  list<int>  $marks
+     * @param  array<int, float>  $right
+     * @param  array<int, float>  $down
+     * @return array<int, float>
+     */
+    private static function nearness(Colours $colours, array $marks, array $right, array $down): array
+    {
+        [$columns, $rows] = [$colours->columns, $colours->rows];
+        $distances = [];
+        foreach ([self::SUBJECT, self::BACKGROUND] as $wanted) {
+            $far = [];
+            foreach ($marks as $mark) {
+                $far[] = $mark === $wanted ? 0.0 : 1e9;
+            }
+            for ($round = 0; $round < 3; $round++) {
+                for ($row = 0, $at = 0; $row < $rows; $row++) {
+                    for ($column = 0; $column < $columns; $column++, $at++) {
+                        $value = $far[$at];
+                        if ($column > 0 && ($by = $far[$at - 1] + 0.02 + 1.0 - $right[$at - 1]) < $value) {
+                            $value = $by;
+                        }
+                        if ($row > 0 && ($by = $far[$at - $columns] + 0.02 + 1.0 - $down[$at - $columns]) < $value) {
+                            $value = $by;
+                        }
+                        $far[$at] = $value;
+                    }
+                }
+                for ($row = $rows - 1, $at = $columns * $rows - 1; $row >= 0; $row--) {
+                    for ($column = $columns - 1; $column >= 0; $column--, $at--) {
+                        $value = $far[$at];
+                        if ($column + 1 < $columns && ($by = $far[$at + 1] + 0.02 + 1.0 - $right[$at]) < $value) {
+                            $value = $by;
+                        }
+                        if ($row + 1 < $rows && ($by = $far[$at + $columns] + 0.02 + 1.0 - $down[$at]) < $value) {
+                            $value = $by;
+                        }
+                        $far[$at] = $value;
+                    }
+                }
+            }
+            $distances[] = $far;
+        }
+        $near = [];
+        foreach ($distances[0] as $at => $subject) {
+            $background = $distances[1][$at];
+            $near[] = ($background + 0.01) / ($subject + $background + 0.02);
+        }
+
+        return $near;
+    }
+
+    /**
+     * What the colour models say of each pixel: 1 for the subject.
+     *
+     * @param  list<int>|null  $only  the pixels that are wanted; the others get 0.5
+     * @return array<int, float>
+     */
+    private static function prior(Colours $colours, ColourModel $subject, ColourModel $background, ?array $only = null): array
+    {
+        $count = $colours->columns * $colours->rows;
+        $density = [self::densities($colours, $subject, $only), self::densities($colours, $background, $only)];
+        $prior = [];
+        for ($at = 0; $at < ($only === null ? $count : count($only)); $at++) {
+            $share = ($density[0][$at] + 1e-4) / ($density[0][$at] + $density[1][$at] + 2e-4);
+            $prior[] = $share > self::SUREST ? self::SUREST : ($share < 1 - self::SUREST ? 1 - self::SUREST : $share);
+        }
+
+        return $prior;
+    }
+
+    /**
+     * @param  list<int>|null  $only
+     * @return array<int, float>
+     */
+    private static function densities(Colours $colours, ColourModel $model, ?array $only): array
+    {
+        $only ??= range(0, $colours->columns * $colours->rows - 1);
+        [$l, $a, $b] = [$colours->lightness, $colours->first, $colours->second];
+        $densities = array_fill(0, count($only), 0.0);
+        foreach ($model->parts() as [$factor, $ml, $ma, $mb, $xx, $yy, $zz, $xy, $xz, $yz]) {
+            foreach ($only as $k => $at) {
+                $x = $l[$at] - $ml;
+                $y = $a[$at] - $ma;
+                $z = $b[$at] - $mb;
+                $far = $xx * $x * $x + $yy * $y * $y + $zz * $z * $z + 2.0 * ($xy * $x * $y + $xz * $x * $z + $yz * $y * $z);
+                if ($far < 40.0) {
+                    $densities[$k] += $factor * exp(-0.5 * $far);
+                }
+            }
+        }
+
+        return $densities;
+    }
+
+    /**
+     * @param  list<int>  $labels
+     * @return list<array{float, float, float}>
+     */
+    private static function samples(Colours $colours, array $labels, int $wanted): array
+    {
+        $found = array_keys($labels, $wanted, true);
+        $samples = [];
+        for ($k = 0, $n = count($found), $step = max(1, intdiv($n, self::SAMPLES)); $k < $n; $k += $step) {
+            $at = $found[$k];
+            if ($colours->alpha[$at] >= 0.02) {
+                $samples[] = [$colours->lightness[$at], $colours->first[$at], $colours->second[$at]];
+            }
+        }
+
+        return $samples === [] ? [[0.0, 0.0, 0.0]] : $samples;
+    }
+
+    /**
+     * Successive over-relaxation toward the walkers' potentials.
+     *
+     * @param  array<int, float>  $values
+     * @param  array<int, float>  $prior
+     * @param  list<int>  $marks
+     * @param  array<int, float>  $right
+     * @param  array<int, float>  $down
+     * @return array<int, float>
+     */
+    private static function walk(array $values, array $prior, array $marks, array $right, array $down, int $columns, int $rows, int $sweeps): array
+    {
+        for ($sweep = 0; $sweep < $sweeps; $sweep++) {
+            for ($row = 0, $at = 0; $row < $rows; $row++) {
+                for ($column = 0; $column < $columns; $column++, $at++) {
+                    if ($marks[$at] !== 0) {
+                        continue;
+                    }
+                    $pull = self::PRIOR;
+                    $sum = self::PRIOR * $prior[$at];
+                    if ($column > 0) {
+                        $weight = $right[$at - 1];
+                        $pull += $weight;
+                        $sum += $weight * $values[$at - 1];
+                    }
+                    if ($column + 1 < $columns) {
+                        $weight = $right[$at];
+                        $pull += $weight;
+                        $sum += $weight * $values[$at + 1];
+                    }
+                    if ($row > 0) {
+                        $weight = $down[$at - $columns];
+                        $pull += $weight;
+                        $sum += $weight * $values[$at - $columns];
+                    }
+                    if ($row + 1 < $rows) {
+                        $weight = $down[$at];
+                        $pull += $weight;
+                        $sum += $weight * $values[$at + $columns];
+                    }
+                    $values[$at] += self::HASTE * ($sum / $pull - $values[$at]);
+                }
+            }
+        }
+
+        return $values;
+    }
+
+    /**
+     * Only what hangs together with a stroke on the subject is the subject.
+     *
+     * @param  array<int, float>  $values
+     * @param  list<int>  $marks
+     * @return array<int, float>
+     */
+    private static function connected(array $values, array $marks, int $columns, int $rows): array
+    {
+        $reached = array_fill(0, $columns * $rows, false);
+        $open = array_keys($marks, self::SUBJECT, true);
+        foreach ($open as $at) {
+            $reached[$at] = true;
+        }
+        while ($open !== []) {
+            $at = array_pop($open);
+            $column = $at % $columns;
+            foreach ([$column > 0 ? $at - 1 : $at, $column + 1 < $columns ? $at + 1 : $at, $at - $columns, $at + $columns] as $next) {
+                if (isset($reached[$next]) && ! $reached[$next] && $values[$next] > 0.5) {
+                    $reached[$next] = true;
+                    $open[] = $next;
+                }
+            }
+        }
+        foreach ($values as $at => $value) {
+            if ($value > 0.5 && ! $reached[$at]) {
+                $values[$at] = 0.0;
+            }
+        }
+
+        return $values;
+    }
+
+    /**
+     * The next doubling: only pixels around the border are worked out again.
+     *
+     * @param  array<int, float>  $coarse
+     * @param  list<int>  $marks
+     * @return array<int, float>
+     */
+    private static function finer(Colours $fine, Colours $small, array $coarse, array $marks, ColourModel $subject, ColourModel $background): array
+    {
+        [$columns, $rows] = [$fine->columns, $fine->rows];
+        $border = self::border($coarse, $small->columns, $small->rows);
+        $values = [];
+        $band = [];
+        for ($row = 0, $at = 0; $row < $rows; $row++) {
+            $from = ($row >> 1) * $small->columns;
+            for ($column = 0; $column < $columns; $column++, $at++) {
+                $mark = $marks[$at];
+                $source = $from + ($column >> 1);
+                $values[] = $mark !== 0 ? ($mark === self::SUBJECT ? 1.0 : 0.0) : ($border[$source] ? $coarse[$source] : ($coarse[$source] > 0.5 ? 1.0 : 0.0));
+                if ($mark === 0 && $border[$source]) {
+                    $band[] = $at;
+                }
+            }
+        }
+
+        return self::walkBand($fine, $values, $band, self::prior($fine, $subject, $background, $band));
+    }
+
+    /**
+     * @param  array<int, float>  $values
+     * @return array<int, bool> the pixels within two of the border
+     */
+    private static function border(array $values, int $columns, int $rows): array
+    {
+        $border = array_fill(0, $columns * $rows, false);
+        for ($row = 0, $at = 0; $row < $rows; $row++) {
+            for ($column = 0; $column < $columns; $column++, $at++) {
+                $inside = $values[$at] > 0.5;
+                if (($column + 1 < $columns && $inside !== $values[$at + 1] > 0.5) || ($row + 1 < $rows && $inside !== $values[$at + $columns] > 0.5)) {
+                    for ($y = max(0, $row - 1), $lastY = min($rows - 1, $row + 2); $y <= $lastY; $y++) {
+                        for ($x = max(0, $column - 1), $lastX = min($columns - 1, $column + 2); $x <= $lastX; $x++) {
+                            $border[$y * $columns + $x] = true;
+                        }
+                    }
+                }
+            }
+        }
+
+        return $border;
+    }
+
+    /**
+     * @param  array<int, float>  $values
+     * @param  list<int>  $band
+     * @param  array<int, float>  $prior  of the band's pixels
+     * @return array<int, float>
+     */
+    private static function walkBand(Colours $colours, array $values, array $band, array $prior): array
+    {
+        [$l, $a, $b, $columns] = [$colours->lightness, $colours->first, $colours->second, $colours->columns];
+        $count = $colours->columns * $colours->rows;
+        $neighbours = $weights = [];
+        $sum = 0.0;
+        foreach ($band as $at) {
+            $column = $at % $columns;
+            foreach ([$column > 0 ? $at - 1 : $at, $column + 1 < $columns ? $at + 1 : $at, $at >= $columns ? $at - $columns : $at, $at + $columns < $count ? $at + $columns : $at] as $next) {
+                $neighbours[] = $next;
+                $weights[] = $difference = ($l[$at] - $l[$next]) ** 2 + 2 * (($a[$at] - $a[$next]) ** 2 + ($b[$at] - $b[$next]) ** 2);
+                $sum += $difference;
+            }
+        }
+        $steepness = 1 / max(1e-6, 1.2 * $sum / max(1, count($weights)));
+        foreach ($weights as $k => $difference) {
+            $weights[$k] = exp(-$difference * $steepness) + 0.002;
+        }
+        for ($sweep = 0; $sweep < self::BAND_SWEEPS; $sweep++) {
+            $k = 0;
+            foreach ($band as $n => $at) {
+                [$w0, $w1, $w2, $w3] = [$weights[$k], $weights[$k + 1], $weights[$k + 2], $weights[$k + 3]];
+                $mean = ($w0 * $values[$neighbours[$k]] + $w1 * $values[$neighbours[$k + 1]] + $w2 * $values[$neighbours[$k + 2]] + $w3 * $values[$neighbours[$k + 3]] + self::PRIOR * $prior[$n])
+                    / ($w0 + $w1 + $w2 + $w3 + self::PRIOR);
+                $values[$at] += 1.3 * ($mean - $values[$at]);
+                $k += 4;
+            }
+        }
+
+        return $values;
+    }
+
+    /**
+     * The potentials as a cut: a soft step one pixel wide at a half.
+     *
+     * @param  array<int, float>  $values
+     * @return array<int, float>
+     */
+    private static function sharpened(array $values, Colours $colours): array
+    {
+        [$columns, $rows] = [$colours->columns, $colours->rows];
+        $sharp = [];
+        for ($row = 0, $at = 0; $row < $rows; $row++) {
+            for ($column = 0; $column < $columns; $column++, $at++) {
+                $value = $values[$at];
+                if ($value > 0.02 && $value < 0.98) {
+                    $left = $column > 0 ? $at - 1 : $at;
+                    $right = $column + 1 < $columns ? $at + 1 : $at;
+                    $above = $row > 0 ? $at - $columns : $at;
+                    $below = $row + 1 < $rows ? $at + $columns : $at;
+                    $slope = 0.5 * sqrt(($values[$right] - $values[$left]) ** 2 + ($values[$below] - $values[$above]) ** 2);
+                    $value = ($value - 0.5) / ($slope > 0.05 ? $slope : 0.05) + 0.5;
+                    $value = $value < 0.0 ? 0.0 : ($value > 1.0 ? 1.0 : $value);
+                }
+                $sharp[] = $colours->alpha[$at] < 0.02 ? 0.0 : ($value < 0.02 ? 0.0 : ($value > 0.98 ? 1.0 : $value));
+            }
+        }
+
+        return $sharp;
+    }
+}

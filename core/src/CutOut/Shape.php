@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\CutOut;
+
+/** How much of each pixel of a picture, or of one of its halvings, belongs to something. */
+final readonly class Shape
+{
+    /**
+     * @param  int  $width  of the whole picture
+     * @param  int  $height  of the whole picture
+     * @param  int  $level  the halving that it was worked out on
+     * @param  array<int, float>  $values  0..1, row after row of that halving
+     */
+    public function __construct(public int $width, public int $height, public int $level, public array $values)
+    {
+    }
+
+    public function columns(): int
+    {
+        return (int) ceil($this->width / 2 ** $this->level);
+    }
+
+    public function rows(): int
+    {
+        return (int) ceil($this->height / 2 ** $this->level);
+    }
+}

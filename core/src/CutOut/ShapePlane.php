@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\CutOut;
+
+use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Plate\PlatePlane;
+use Aumbrel\Core\Render\Plane;
+use Aumbrel\Core\Render\Planes;
+use Closure;
+use LogicException;
+
+/** A shape that was worked out of a whole picture, as a window sees it. */
+final readonly class ShapePlane implements Plane
+{
+    /**
+     * @param  string  $shape  names it
+     * @param  Closure(): Shape  $make
+     */
+    public function __construct(private Frame $frame, private string $shape, private Closure $make)
+    {
+    }
+
+    public function key(): string
+    {
+        return "{$this->shape} {$this->frame->key()}";
+    }
+
+    /** @return list<float> */
+    public function fill(Planes $planes): array
+    {
+        $placement = $this->frame->placement ?? throw new LogicException('a shape of a picture lies on a plate');
+        $seen = new PlatePlane($planes->shape($this->shape, $this->make), $placement, $this->frame->window);
+        [$shift, $mask] = $seen->bits() === 16 ? [48, 65535] : [24, 255];
+        $unit = 1 / $mask;
+        $values = [];
+        foreach ($seen->fill($planes) as $pixel) {
+            $values[] = ($pixel >> $shift & $mask) * $unit;
+        }
+
+        return $values;
+    }
+}

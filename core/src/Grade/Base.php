@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Grade;
+
+use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Parameter\Values;
+use Aumbrel\Core\Scene\Family;
+
+/** The base exposure of everything below: under or over, drained, with lowered whites and raised blacks. */
+final readonly class Base implements Grade
+{
+    public function __construct(public BaseTone $tone)
+    {
+    }
+
+    public static function key(): string
+    {
+        return 'base';
+    }
+
+    public static function label(): string
+    {
+        return 'Base';
+    }
+
+    public static function hint(): string
+    {
+        return 'Everything below darker, drained, ready for light';
+    }
+
+    public static function family(): Family
+    {
+        return Family::Grade;
+    }
+
+    public static function parameters(): array
+    {
+        return BaseTone::parameters();
+    }
+
+    public static function from(Values $values): self
+    {
+        return new self(BaseTone::from($values));
+    }
+
+    /** A night base: about two stops under, drained by 40 % (common practice, no source). */
+    public static function placed(Point $centre, float $span): array
+    {
+        return ['exposure' => -2, 'drained' => 40];
+    }
+
+    public function defaultMode(): BlendMode
+    {
+        return BlendMode::Normal;
+    }
+
+    public function outlines(): array
+    {
+        return [];
+    }
+
+    public function writeGrade(KernelWriter $kernel, array $colour): void
+    {
+        $this->tone->write($kernel, $colour);
+    }
+
+    public function mayExceed(): bool
+    {
+        return $this->tone->mayExceed();
+    }
+}

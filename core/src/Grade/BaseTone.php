@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Grade;
+
+use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\Transfer;
+use Aumbrel\Core\Parameter\Parameter;
+use Aumbrel\Core\Parameter\Unit;
+use Aumbrel\Core\Parameter\Values;
+
+/**
+ * The base exposure, in this order: tones up to the black input become black (`(v - b) / (1 - b)`, encoded), exposure in
+ * stops on linear light, colour drained toward the luma of encoded values, white lowered to the white output (encoded).
+ */
+final readonly class BaseTone
+{
+    private const LUMA = [0.2126, 0.7152, 0.0722];
+
+    /**
+     * @param  float  $drained  0..1
+     * @param  float  $whiteOutput  0..1
+     * @param  float  $blackInput  0..0.95
+     */
+    public function __construct(public float $stops = 0.0, public float $drained = 0.0, public float $whiteOutput = 1.0, public float $blackInput = 0.0)
+    {
+    }
+
+    /** @return list<Parameter> */
+    public static function parameters(): array
+    {
+        return [
+            Parameter::number('exposure', 'Exposure', 'base', Unit::Stops, -6, 6, 0, 0.1),
+            Parameter::number('drained', 'Drained colour', 'base', Unit::Percent, 0, 100, 0),
+            Parameter::number('whiteOutput', 'White output', 'base', Unit::Percent, 0, 100, 100),
+            Parameter::number('blackInput', 'Black input', 'base', Unit::Percent, 0, 95, 0),
+        ];
+    }
+
+    public static function from(Values $values): self
+    {
+        return new self($values->number('exposure'), $values->number('drained') / 100, $values->number('whiteOutput') / 100, $values->number('blackInput') / 100);
+    }
+
+    public function isNone(): bool
+    {
+        return $this == new self;
+    }
+
+    /** Whether it can bring values above 1. */
+    public function mayExceed(): bool
+    {
+        return $this->stops > 0;
+    }
+
+    /**
+     * @param  array{float, float, float}  $colour  encoded
+     * @return array{float, float, float}
+     */
+    public function of(array $colour): array
+    {
+        $out = array_map(fn (float $value): float => Srgb::encode(Srgb::decode(max(0.0, ($value - $this->blackInput) / (1 - $this->blackInput))) * 2 ** $this->stops), $colour);
+        $luma = self::LUMA[0] * $out[0] + self::LUMA[1] * $out[1] + self::LUMA[2] * $out[2];
+
+        return array_map(fn (float $value): float => ($value + $this->drained * ($luma - $value)) * $this->whiteOutput, $out);
+    }
+
+    /**
+     * Writes the same for kernels.
+     *
+     * @param  array{string, string, string}  $colour  variables, changed in place
+     */
+    public function write(KernelWriter $kernel, array $colour): void
+    {
+        if ($this->blackInput > 0) {
+            $black = $kernel->number($this->blackInput);
+            $rest = $kernel->number(1 / (1 - $this->blackInput));
+            foreach ($colour as $channel) {
+                $kernel->line("{$channel} = ({$channel} - {$black}) * {$rest}; if ({$channel} < 0.0) { {$channel} = 0.0; }");
+            }
+        }
+        if ($this->stops != 0.0) {
+            $gain = $kernel->number(2 ** $this->stops);
+            foreach ($colour as $channel) {
+                $kernel->inline([Transfer::class, 'decode'], [$channel], $channel);
+                $kernel->line("{$channel} *= {$gain};");
+                $kernel->inline([Transfer::class, 'encode'], [$channel], $channel);
+            }
+        }
+        if ($this->drained > 0) {
+            $luma = $kernel->variable('luma');
+            $drained = $kernel->number($this->drained);
+            $kernel->line(sprintf('%s = %.4F * %s + %.4F * %s + %.4F * %s;', $luma, self::LUMA[0], $colour[0], self::LUMA[1], $colour[1], self::LUMA[2], $colour[2]));
+            foreach ($colour as $channel) {
+                $kernel->line("{$channel} += {$drained} * ({$luma} - {$channel});");
+            }
+        }
+        if ($this->whiteOutput < 1) {
+            $white = $kernel->number($this->whiteOutput);
+            foreach ($colour as $channel) {
+                $kernel->line("{$channel} *= {$white};");
+            }
+        }
+    }
+}

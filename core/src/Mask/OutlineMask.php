@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Mask;
+
+use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Geometry\Path;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Parameter\Parameter;
+use Aumbrel\Core\Parameter\Unit;
+use Aumbrel\Core\Parameter\Values;
+use Aumbrel\Core\Plate\PictureSource;
+use Aumbrel\Core\Render\Plane;
+
+/** A closed line of straight and curved sides; inside is 1. */
+final readonly class OutlineMask implements PlateMask
+{
+    public function __construct(public Path $path, public float $feather = 0.0, public float $grow = 0.0)
+    {
+    }
+
+    public static function key(): string
+    {
+        return 'outline';
+    }
+
+    public static function label(): string
+    {
+        return 'Outline';
+    }
+
+    public static function grounds(): array
+    {
+        return [Ground::Scene, Ground::Plate];
+    }
+
+    public static function parameters(): array
+    {
+        return [
+            Parameter::path('path', 'Outline', 'falloff'),
+            Parameter::number('feather', 'Feather', 'falloff', Unit::Pixels, 0, 500, 0, 0.5),
+            Parameter::number('grow', 'Grow or shrink', 'falloff', Unit::Pixels, -500, 500, 0, 0.5),
+        ];
+    }
+
+    public static function from(Values $values): self
+    {
+        return new self($values->path('path'), $values->number('feather'), $values->number('grow'));
+    }
+
+    public static function placed(Point $centre, float $span): array
+    {
+        $half = $span / 5;
+
+        return ['path' => array_map(static fn (array $way): array => ['at' => [$centre->x + $way[0] * $half, $centre->y + $way[1] * $half]], [[-1, -1], [1, -1], [1, 1], [-1, 1]])];
+    }
+
+    public function problem(): ?string
+    {
+        return $this->path->isClosed() ? null : 'This outline encloses nothing yet: it needs three points, or two with a curve.';
+    }
+
+    public function write(KernelWriter $kernel, Window $window): string
+    {
+        return "{$kernel->plane(new OutlinePlane($this, Frame::scene($window)))}[\$i]";
+    }
+
+    public function onPlate(Frame $frame, PictureSource $picture): Plane
+    {
+        return new OutlinePlane($this, $frame);
+    }
+}

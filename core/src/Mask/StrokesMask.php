@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Mask;
+
+use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Parameter\Parameter;
+use Aumbrel\Core\Parameter\Values;
+use Aumbrel\Core\Plate\PictureSource;
+use Aumbrel\Core\Render\Plane;
+use Aumbrel\Core\Stroke\Strokes;
+
+/** Painted strokes that reveal and hide, on a ground that is hidden or shown. */
+final readonly class StrokesMask implements PlateMask
+{
+    private const STARTS = ['hidden', 'shown'];
+
+    public function __construct(public Strokes $strokes, public bool $startsShown)
+    {
+    }
+
+    public static function key(): string
+    {
+        return 'strokes';
+    }
+
+    public static function label(): string
+    {
+        return 'Strokes';
+    }
+
+    public static function grounds(): array
+    {
+        return [Ground::Scene, Ground::Plate];
+    }
+
+    public static function parameters(): array
+    {
+        return [
+            Parameter::choice('start', 'Starts', 'falloff', self::STARTS, self::STARTS[0]),
+            Parameter::strokes('strokes', 'Strokes', 'falloff'),
+        ];
+    }
+
+    public static function from(Values $values): self
+    {
+        return new self($values->strokes('strokes'), $values->choice('start') === 'shown');
+    }
+
+    public static function placed(Point $centre, float $span): array
+    {
+        return [];
+    }
+
+    public function problem(): ?string
+    {
+        return null;
+    }
+
+    public function write(KernelWriter $kernel, Window $window): string
+    {
+        return "{$kernel->plane($this->plane(Frame::scene($window)))}[\$i]";
+    }
+
+    public function onPlate(Frame $frame, PictureSource $picture): Plane
+    {
+        return $this->plane($frame);
+    }
+
+    private function plane(Frame $frame): StrokesPlane
+    {
+        return new StrokesPlane($this->strokes->all, $this->startsShown ? 1.0 : 0.0, $frame);
+    }
+}

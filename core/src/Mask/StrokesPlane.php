@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Mask;
+
+use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Render\Plane;
+use Aumbrel\Core\Render\Planes;
+use Aumbrel\Core\Stroke\Brush;
+use Aumbrel\Core\Stroke\Stroke;
+
+/**
+ * What strokes make of the pixels of a window.
+ *
+ * The plane without the last stroke is kept too: while that one is being painted, only it is painted again.
+ */
+final readonly class StrokesPlane implements Plane
+{
+    /** So many strokes back a kept plane is looked for. */
+    private const LOOK_BACK = 6;
+
+    /** @param  list<Stroke>  $strokes */
+    public function __construct(private array $strokes, private float $start, private Frame $frame)
+    {
+    }
+
+    public function key(): string
+    {
+        return 'strokes '.hash('xxh128', $this->start.implode(' ', array_map(static fn (Stroke $stroke): string => $stroke->key(), $this->strokes)))." {$this->frame->key()}";
+    }
+
+    /** @return list<float> */
+    public function fill(Planes $planes): array
+    {
+        $count = count($this->strokes);
+        if ($count < 2) {
+            return $this->painted(array_fill(0, $this->frame->window->columns * $this->frame->window->rows, $this->start), $this->strokes);
+        }
+        for ($last = $count - 1; $last > max(1, $count - self::LOOK_BACK); $last--) {
+            $kept = $this->first($last);
+            if ($planes->holds($kept)) {
+                return $this->painted($planes->numbers($kept), array_slice($this->strokes, $last));
+            }
+        }
+        $before = $this->first($count - 1);
+        $plane = $this->painted(array_fill(0, $this->frame->window->columns * $this->frame->window->rows, $this->start), $before->strokes);
+
+        return $this->painted($planes->keep($before, $plane), [$this->strokes[$count - 1]]);
+    }
+
+    private function first(int $count): self
+    {
+        return new self(array_slice($this->strokes, 0, $count), $this->start, $this->frame);
+    }
+
+    /**
+     * @param  list<float>  $plane
+     * @param  list<Stroke>  $strokes
+     * @return list<float>
+     */
+    private function painted(array $plane, array $strokes): array
+    {
+        $brush = new Brush($this->frame);
+        foreach ($strokes as $stroke) {
+            $brush->paint($plane, $stroke);
+        }
+
+        /** @var list<float> $plane changed only where it had values already */
+        return $plane;
+    }
+}

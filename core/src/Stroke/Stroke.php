@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Stroke;
+
+use Aumbrel\Core\Scene\Fields;
+use Aumbrel\Core\Scene\SceneError;
+
+/**
+ * One stroke of a brush as it was recorded; it replays the same at any scale.
+ *
+ * A point is x, y (px of the ground it lies on), pressure 0..1 and the time since the stroke began in ms.
+ */
+final readonly class Stroke
+{
+    public const LARGEST_SIZE = 4000.0;
+
+    /** Two stamps of a brush that stands still lie this far apart in time. */
+    private const DWELL_MS = 50.0;
+
+    private const MOST_POINTS = 5000;
+
+    private const FAR = 1e6;
+
+    /**
+     * @param  float  $size  the brush's diameter, px
+     * @param  float  $hardness  0..1, the share of the radius that is fully covered
+     * @param  float  $opacity  0..1, what one stroke can reach
+     * @param  float  $flow  0..1, what one stamp adds of what is missing
+     * @param  float  $spacing  of stamps, as a share of the radius
+     * @param  bool  $reveals  toward 1; otherwise it hides, toward 0
+     * @param  list<array{float, float, float, float}>  $points
+     */
+    private function __construct(
+        public float $size,
+        public float $hardness,
+        public float $opacity,
+        public float $flow,
+        public float $spacing,
+        public bool $reveals,
+        public Pressure $pressure,
+        public array $points,
+    ) {
+    }
+
+    /** @throws SceneError naming the field */
+    public static function read(mixed $raw, string $field): self
+    {
+        $fields = new Fields($raw, $field);
+        $pressure = $fields->take('pressure', Pressure::Nothing->value);
+        $points = [];
+        foreach ($fields->list('points', self::MOST_POINTS) as $at => $point) {
+            $points[] = self::point($point, "{$field}.points[{$at}]");
+        }
+        if ($points === []) {
+            throw SceneError::expected("{$field}.points", 'at least one point [x, y, pressure, ms]', $points);
+        }
+
+        return new self(
+            $fields->number('size', 40, 0.5, self::LARGEST_SIZE, 'px'),
+            $fields->number('hardness', 0, 0, 100, '%') / 100,
+            $fields->number('opacity', 100, 0, 100, '%') / 100,
+            $fields->number('flow', 100, 0, 100, '%') / 100,
+            $fields->number('spacing', 25, 5, 200, '%') / 100,
+            $fields->toggle('reveals', true),
+            (is_string($pressure) ? Pressure::tryFrom($pressure) : null) ?? throw SceneError::expected("{$field}.pressure", 'one of '.implode(', ', array_column(Pressure::cases(), 'value')), $pressure),
+            $points,
+        );
+    }
+
+    /**
+     * Where the brush leaves its stamp: along the way as far apart as the spacing says, the first one at the start; one
+     * more for every 50 ms without movement.
+     *
+     * @return list<array{float, float, float}> x, y, pressure
+     */
+    public function stamps(): array
+    {
+        $apart = max(0.5, $this->size / 2 * $this->spacing);
+        [$x, $y, $pressure, $time] = $this->points[0];
+        $stamps = [[$x, $y, $pressure]];
+        $due = $apart;
+        foreach (array_slice($this->points, 1) as [$nextX, $nextY, $nextPressure, $nextTime]) {
+            $length = hypot($nextX - $x, $nextY - $y);
+            if ($length == 0.0) {
+                for ($k = (int) floor(($nextTime - $time) / self::DWELL_MS); $k > 0; $k--) {
+                    $stamps[] = [$x, $y, $nextPressure];
+                }
+            }
+            for (; $due <= $length; $due += $apart) {
+                $share = $due / $length;
+                $stamps[] = [$x + $share * ($nextX - $x), $y + $share * ($nextY - $y), $pressure + $share * ($nextPressure - $pressure)];
+            }
+            $due -= $length;
+            [$x, $y, $pressure, $time] = [$nextX, $nextY, $nextPressure, $nextTime];
+        }
+
+        return $stamps;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'size' => $this->size, 'hardness' => $this->hardness * 100, 'opacity' => $this->opacity * 100, 'flow' => $this->flow * 100,
+            'spacing' => $this->spacing * 100, 'reveals' => $this->reveals, 'pressure' => $this->pressure->value, 'points' => $this->points,
+        ];
+    }
+
+    public function key(): string
+    {
+        return hash('xxh128', serialize($this->toArray()));
+    }
+
+    /**
+     * @return array{float, float, float, float}
+     *
+     * @throws SceneError
+     */
+    private static function point(mixed $raw, string $field): array
+    {
+        $numbers = [];
+        foreach (is_array($raw) && array_is_list($raw) ? [...$raw, ...array_slice([0, 0, 1, 0], min(4, count($raw)))] : [] as $number) {
+            if ((is_int($number) || is_float($number)) && abs($number) <= self::FAR) {
+                $numbers[] = (float) $number;
+            }
+        }
+        if (count($numbers) !== 4 || ! is_array($raw) || count($raw) < 2 || count($raw) > 4 || $numbers[2] < 0 || $numbers[2] > 1) {
+            throw SceneError::expected($field, '[x, y, pressure 0..1, ms]', $raw);
+        }
+
+        return $numbers;
+    }
+}

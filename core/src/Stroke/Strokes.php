@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Stroke;
+
+use Aumbrel\Core\Scene\SceneError;
+
+/** Strokes in the order in which they were painted. */
+final readonly class Strokes
+{
+    private const MOST = 2000;
+
+    /** @param  list<Stroke>  $all */
+    public function __construct(public array $all)
+    {
+    }
+
+    /** @throws SceneError naming the field */
+    public static function read(mixed $raw, string $field): self
+    {
+        if (! is_array($raw) || ! array_is_list($raw) || count($raw) > self::MOST) {
+            throw SceneError::expected($field, 'a list of at most '.self::MOST.' strokes', is_array($raw) ? count($raw).' entries' : $raw);
+        }
+
+        return new self(array_map(static fn (mixed $stroke, int $at): Stroke => Stroke::read($stroke, "{$field}[{$at}]"), $raw, array_keys($raw)));
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function toArray(): array
+    {
+        return array_map(static fn (Stroke $stroke): array => $stroke->toArray(), $this->all);
+    }
+}

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Mask\Ground;
 use Aumbrel\Core\Mask\Join;
 use Aumbrel\Core\Mask\MaskKind;
 use Aumbrel\Core\Parameter\Parameter;
 use Aumbrel\Core\Scene\Kinds;
 use Aumbrel\Core\Scene\Strip;
 use Aumbrel\Core\Scene\StripKind;
+use Aumbrel\Core\Stroke\Pressure;
 
 /** What the interface must know of the core, written out as TypeScript; the core is where it is said. */
 final class Catalogue
@@ -27,6 +29,7 @@ final class Catalogue
         $masks = $write(array_map(self::mask(...), Kinds::MASKS));
         $modes = $write(array_column(BlendMode::cases(), 'value'));
         $linear = $write(array_values(array_map(static fn (BlendMode $mode): string => $mode->value, array_filter(BlendMode::cases(), static fn (BlendMode $mode): bool => $mode->isLinear()))));
+        $pressures = $write(array_column(Pressure::cases(), 'value'));
         $joins = $write(array_column(Join::cases(), 'value'));
         $level = $write(['least' => Strip::LEAST_LEVEL, 'most' => Strip::MOST_LEVEL]);
 
@@ -41,6 +44,8 @@ final class Catalogue
             export const modes: string[] = {$modes};
 
             export const linearModes: string[] = {$linear};
+
+            export const pressures: string[] = {$pressures};
 
             export const joins: string[] = {$joins};
 
@@ -69,7 +74,7 @@ final class Catalogue
     private static function mask(string $kind): array
     {
         return [
-            'key' => $kind::key(), 'label' => $kind::label(),
+            'key' => $kind::key(), 'label' => $kind::label(), 'grounds' => array_map(static fn (Ground $ground): string => $ground->value, $kind::grounds()),
             'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->describe(), $kind::parameters()),
         ];
     }

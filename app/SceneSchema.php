@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App;
 
+use Aumbrel\Core\Bearing\Method;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\Kelvin;
+use Aumbrel\Core\Mask\Ground;
 use Aumbrel\Core\Mask\Join;
 use Aumbrel\Core\Mask\MaskKind;
 use Aumbrel\Core\Parameter\Parameter;
@@ -14,6 +16,8 @@ use Aumbrel\Core\Scene\Kinds;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
 use Aumbrel\Core\Scene\StripKind;
+use Aumbrel\Core\Stroke\Pressure;
+use Aumbrel\Core\Stroke\Stroke;
 
 /** The JSON Schema of the scene file (draft 7), written from what the core knows. */
 final class SceneSchema
@@ -47,6 +51,7 @@ final class SceneSchema
                 'size' => ['type' => 'array', 'items' => $side, 'minItems' => 2, 'maxItems' => 2],
                 'white' => ['type' => 'number', 'minimum' => Kelvin::LOWEST_WHITE, 'maximum' => Kelvin::HOTTEST],
                 'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']],
+                'accepted' => ['type' => 'array', 'maxItems' => 1000, 'items' => ['type' => 'string', 'maxLength' => 200]],
             ],
             'definitions' => [
                 'point' => ['type' => 'array', 'items' => ['type' => 'number', 'minimum' => -1e6, 'maximum' => 1e6], 'minItems' => 2, 'maxItems' => 2],
@@ -61,11 +66,26 @@ final class SceneSchema
                         'midpoint' => ['type' => 'number', 'minimum' => 0.01, 'maximum' => 0.99],
                     ],
                 ]],
+                'path' => ['type' => 'array', 'maxItems' => 4000, 'items' => [
+                    'type' => 'object', 'required' => ['at'], 'properties' => array_fill_keys(['at', 'in', 'out'], ['$ref' => '#/definitions/point']),
+                ]],
+                'stroke' => ['type' => 'object', 'required' => ['points'], 'properties' => [
+                    'size' => ['type' => 'number', 'minimum' => 0.5, 'maximum' => Stroke::LARGEST_SIZE],
+                    ...array_fill_keys(['hardness', 'opacity', 'flow'], ['type' => 'number', 'minimum' => 0, 'maximum' => 100]),
+                    'spacing' => ['type' => 'number', 'minimum' => 5, 'maximum' => 200], 'reveals' => ['type' => 'boolean'], 'pressure' => ['enum' => array_column(Pressure::cases(), 'value')],
+                    'points' => ['type' => 'array', 'minItems' => 1, 'maxItems' => 5000, 'items' => ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 4, 'description' => 'x, y, pressure 0..1, ms since the stroke began']],
+                ]],
+                'bearing' => ['type' => 'object', 'required' => ['by'], 'properties' => [
+                    'by' => ['enum' => array_column(Method::cases(), 'value')],
+                    'azimuth' => ['type' => 'number', 'minimum' => -180, 'maximum' => 180], 'elevation' => ['type' => 'number', 'minimum' => -90, 'maximum' => 90],
+                    'spread' => ['type' => 'number', 'minimum' => 0, 'maximum' => 180], 'confidence' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1],
+                    ...array_fill_keys(['base', 'tip', 'top'], ['$ref' => '#/definitions/point']),
+                ]],
                 'mask' => [
                     'type' => 'object', 'required' => ['id', 'kind'],
                     'properties' => [
                         'id' => self::ID, 'kind' => ['enum' => array_map(static fn (string $kind): string => $kind::key(), Kinds::MASKS)],
-                        'join' => ['enum' => array_column(Join::cases(), 'value')], 'inverted' => ['type' => 'boolean'], 'off' => ['type' => 'boolean'],
+                        'on' => ['enum' => array_column(Ground::cases(), 'value')], 'join' => ['enum' => array_column(Join::cases(), 'value')], 'inverted' => ['type' => 'boolean'], 'off' => ['type' => 'boolean'],
                     ],
                     'allOf' => array_map(self::ofKind(...), Kinds::MASKS),
                 ],
@@ -106,6 +126,15 @@ final class SceneSchema
         ]];
     }
 
+    /**
+     * @param  array<string, mixed>  $schema
+     * @return array<string, mixed>
+     */
+    private static function orNull(array $schema): array
+    {
+        return ['oneOf' => [['type' => 'null'], $schema]];
+    }
+
     /** @return array<string, mixed> */
     private static function value(Parameter $parameter): array
     {
@@ -117,6 +146,11 @@ final class SceneSchema
             ParameterType::LightColour => ['$ref' => '#/definitions/light colour'],
             ParameterType::FlatColour => ['$ref' => '#/definitions/swatch'],
             ParameterType::MaskStops => ['$ref' => '#/definitions/mask stops'],
+            ParameterType::Path => ['$ref' => '#/definitions/path'],
+            ParameterType::Strokes => ['type' => 'array', 'maxItems' => 2000, 'items' => ['$ref' => '#/definitions/stroke']],
+            ParameterType::Corners => self::orNull(['type' => 'array', 'items' => ['$ref' => '#/definitions/point'], 'minItems' => 4, 'maxItems' => 4]),
+            ParameterType::Line => self::orNull(['type' => 'array', 'items' => ['$ref' => '#/definitions/point'], 'minItems' => 2, 'maxItems' => 2]),
+            ParameterType::Bearing => self::orNull(['$ref' => '#/definitions/bearing']),
             ParameterType::Picture => ['type' => 'string', 'description' => 'the plain name of a picture file beside the scene'],
         };
 

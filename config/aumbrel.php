@@ -9,8 +9,9 @@ return [
     // The socket on which the render processes listen.
     'socket' => env('AUMBREL_SOCKET', storage_path('run/render.sock')),
 
-    // Where pictures, kernels and exports are kept.
+    // Where pictures, kernels, shapes that were worked out of pictures, and exports are kept.
     'pictures' => env('AUMBREL_PICTURES', storage_path('pictures')),
     'kernels' => env('AUMBREL_KERNELS', storage_path('kernels')),
+    'shapes' => env('AUMBREL_SHAPES', storage_path('shapes')),
     'exports' => env('AUMBREL_EXPORTS', storage_path('exports')),
 ];

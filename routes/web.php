@@ -5,8 +5,11 @@ declare(strict_types=1);
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\MaskController;
+use App\Http\Controllers\MendController;
 use App\Http\Controllers\PictureController;
+use App\Http\Controllers\PlateController;
 use App\Http\Controllers\SceneController;
+use App\Http\Controllers\SphereController;
 use App\Http\Controllers\StripController;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
@@ -21,6 +24,7 @@ Route::view('/scenes/{scene}', 'app')->where('scene', '[0-9a-z]{26}');
 Route::prefix('api')->group(function (): void {
     Route::get('scenes', [SceneController::class, 'index']);
     Route::post('scenes', [SceneController::class, 'store']);
+    Route::get('sphere', SphereController::class)->withoutMiddleware([EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class]);
 
     Route::prefix('scenes/{scene}')->where(['scene' => '[0-9a-z]{26}'])->group(function (): void {
         Route::get('', [SceneController::class, 'show']);
@@ -40,11 +44,18 @@ Route::prefix('api')->group(function (): void {
 
         Route::post('plates', [StripController::class, 'addPlate']);
         Route::post('strips', [StripController::class, 'add']);
+        Route::patch('strips', [StripController::class, 'changeSeveral']);
+        Route::post('mends', MendController::class);
         Route::put('order', [StripController::class, 'order']);
         Route::prefix('strips/{strip}')->group(function (): void {
             Route::patch('', [StripController::class, 'change']);
             Route::post('duplicate', [StripController::class, 'duplicate']);
             Route::delete('', [StripController::class, 'remove']);
+            Route::post('bearing', [PlateController::class, 'bearing']);
+            Route::post('trio', [PlateController::class, 'trio']);
+            Route::post('average', [PlateController::class, 'average']);
+            Route::post('align', [PlateController::class, 'align']);
+            Route::get('pieces', [PlateController::class, 'pieces']);
             Route::post('masks', [MaskController::class, 'add']);
             Route::delete('masks/{mask}', [MaskController::class, 'remove']);
         });

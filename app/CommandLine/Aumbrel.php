@@ -14,7 +14,7 @@ final class Aumbrel
     private const BAD_INPUT = 2;
 
     /** @var array<string, class-string<Command>> */
-    private const COMMANDS = ['render' => RenderCommand::class, 'timings' => TimingsCommand::class];
+    private const COMMANDS = ['render' => RenderCommand::class, 'bearing' => BearingCommand::class, 'readings' => ReadingsCommand::class, 'timings' => TimingsCommand::class];
 
     /** @param  list<string>  $words */
     public static function run(array $words): int

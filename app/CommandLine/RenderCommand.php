@@ -11,6 +11,7 @@ use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Render\Picture;
 use Aumbrel\Core\Render\Renderer;
+use Aumbrel\Core\Render\ShapeStore;
 
 /** aumbrel render SCENE --out FILE [--scale S] [--window x,y,w,h] [--strip ID] [--until ID] [--bits 8|16] [--quality Q] */
 final class RenderCommand implements Command
@@ -49,7 +50,7 @@ final class RenderCommand implements Command
     /** @param  8|16  $bits */
     private function rows(Arguments $arguments, NamedScene $named, Window $window, int $bits, string $raw): int
     {
-        $renderer = new Renderer(new KernelStore(NamedScene::root().'/storage/kernels'), $named->pictures);
+        $renderer = new Renderer(new KernelStore(NamedScene::root().'/storage/kernels'), $named->pictures, new ShapeStore(NamedScene::root().'/storage/shapes'));
         $strip = $arguments->text('strip');
         $until = $arguments->text('until');
         $render = static fn (Window $band): Picture => $strip === null

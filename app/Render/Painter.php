@@ -5,7 +5,12 @@ declare(strict_types=1);
 namespace App\Render;
 
 use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Plate\Plate;
+use Aumbrel\Core\Plate\PlateStudy;
 use Aumbrel\Core\Render\Renderer;
+use Aumbrel\Core\Render\ShapeStore;
+use Aumbrel\Core\Scene\Scene;
+use Aumbrel\Core\Scene\SceneError;
 
 /** Renders requests in this process; what it has read and computed stays for the next one. */
 final class Painter
@@ -14,10 +19,10 @@ final class Painter
 
     private readonly Renderer $renderer;
 
-    public function __construct(string $kernels, string $pictures)
+    public function __construct(string $kernels, string $pictures, string $shapes)
     {
         $this->pictures = new StoredPictures($pictures);
-        $this->renderer = new Renderer(new KernelStore($kernels), $this->pictures);
+        $this->renderer = new Renderer(new KernelStore($kernels), $this->pictures, new ShapeStore($shapes));
     }
 
     public function paint(RenderRequest $request): PaintedReply
@@ -25,6 +30,9 @@ final class Painter
         $this->pictures->showing($request->pictures);
         $scene = $request->document();
         $window = $request->window();
+        if ($request->kind === RenderRequest::STUDY) {
+            return new PaintedReply(0, 0, 0, $request->strips, json_encode($this->study($scene, $request->strips[0] ?? ''), JSON_THROW_ON_ERROR));
+        }
         if ($request->kind === RenderRequest::CONTRIBUTIONS) {
             $pictures = $this->renderer->contributions($scene, $window, $request->strips);
             $bytes = implode('', array_map(static fn ($picture): string => $picture->bytes, $pictures));
@@ -34,5 +42,21 @@ final class Painter
         $picture = $this->renderer->picture($scene, $window, below: $request->below);
 
         return new PaintedReply($picture->columns, $picture->rows, $picture->clipped, [], $picture->bytes);
+    }
+
+    /**
+     * What can be read off a plate.
+     *
+     * @return array<string, mixed>
+     */
+    private function study(Scene $scene, string $id): array
+    {
+        $strip = $scene->find($id);
+        if ($strip === null || ! $strip->kind instanceof Plate) {
+            throw new SceneError('strip', 'only a plate can be read');
+        }
+        $study = new PlateStudy($this->renderer->planes, $this->pictures->picture($strip->kind->picture), $strip->cutOut(), $strip->kind->edge);
+
+        return ['bearing' => $study->bearing()->toArray(), 'mean' => $study->mean()?->toHex(), 'vanished' => $study->vanished()];
     }
 }

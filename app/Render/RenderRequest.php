@@ -14,6 +14,9 @@ final readonly class RenderRequest
 
     public const CONTRIBUTIONS = 'contributions';
 
+    /** What can be read off the plate that is named first among the strips; the answer is JSON. */
+    public const STUDY = 'study';
+
     /**
      * @param  array<string, mixed>  $scene  the document
      * @param  array<string, string>  $pictures  stored pictures by their name in the scene

@@ -10,7 +10,7 @@ use Aumbrel\Core\Scene\Scene as Document;
  * A scene laid out for comparing: its own fields, the order of its strips, and the fields of each strip.
  *
  * What an edit changed is kept as two parts of a flat scene, before and after; a part names only what differs, and a
- * strip that is not there is null.
+ * field or a strip that is not there is null.
  *
  * @phpstan-type Part array{scene?: array<string, mixed>, order?: list<array{string, string|null}>, strips?: array<string, array<string, mixed>|null>}
  */
@@ -54,7 +54,12 @@ final readonly class FlatScene
     {
         $parts = ['before' => [], 'after' => []];
         foreach (['before' => [$this, $after], 'after' => [$after, $this]] as $side => [$one, $other]) {
-            $scene = array_filter($one->scene, static fn (mixed $value, string $name): bool => ! array_key_exists($name, $other->scene) || $other->scene[$name] !== $value, ARRAY_FILTER_USE_BOTH);
+            $scene = [];
+            foreach (array_keys($one->scene + $other->scene) as $name) {
+                if (($one->scene[$name] ?? null) !== ($other->scene[$name] ?? null)) {
+                    $scene[$name] = $one->scene[$name] ?? null;
+                }
+            }
             $strips = [];
             foreach (array_keys($one->strips + $other->strips) as $id) {
                 if (($one->strips[$id] ?? null) !== ($other->strips[$id] ?? null)) {
@@ -77,7 +82,7 @@ final readonly class FlatScene
         $strips = [...$this->strips, ...($part['strips'] ?? [])];
 
         return new self(
-            [...$this->scene, ...($part['scene'] ?? [])],
+            array_filter([...$this->scene, ...($part['scene'] ?? [])], static fn (mixed $value): bool => $value !== null),
             $part['order'] ?? $this->order,
             array_filter($strips, static fn (?array $strip): bool => $strip !== null),
         );

@@ -6,6 +6,10 @@ namespace App\Scenes;
 
 use App\Models\Scene;
 use App\Models\Strip as StripRow;
+use Aumbrel\Core\Reading\Reading;
+use Aumbrel\Core\Reading\Readings;
+use Aumbrel\Core\Scene\MaskEntry;
+use Aumbrel\Core\Scene\Scene as Document;
 use Aumbrel\Core\Scene\Strip;
 
 /** What the interface is told of a scene. */
@@ -22,6 +26,7 @@ final readonly class SceneState
         $revisions = $scene->strips()->pluck('revision', 'key')->all();
         $undo = $scene->edits()->where('position', $scene->edits_done)->value('label');
         $redo = $scene->edits()->where('position', $scene->edits_done + 1)->value('label');
+        $sizes = $this->store->sizes($scene);
         $pictures = [];
         foreach ($this->store->pictures($scene) as $name => $picture) {
             $pictures[$name] = ['width' => $picture->width, 'height' => $picture->height, 'opaque' => $picture->opaque];
@@ -38,7 +43,21 @@ final readonly class SceneState
             'pictures' => (object) $pictures,
             'undo' => $undo,
             'redo' => $redo,
+            ...self::noticed($document, $sizes),
         ];
+    }
+
+    /**
+     * The compass and the readings.
+     *
+     * @param  array<string, array{int, int}>  $sizes  of the scene's pictures
+     * @return array<string, mixed>
+     */
+    public static function noticed(Document $document, array $sizes): array
+    {
+        $readings = new Readings($document, static fn (string $picture): ?array => $sizes[$picture] ?? null);
+
+        return ['compass' => $readings->compass->toArray(), 'readings' => array_map(static fn (Reading $reading): array => $reading->toArray(), $readings->all())];
     }
 
     /** @return array<string, mixed> for the scenes wall */
@@ -59,6 +78,7 @@ final readonly class SceneState
     {
         return [
             ...$strip->toArray(),
+            'masks' => array_map(static fn (MaskEntry $mask): array => [...$mask->toArray(), 'problem' => $mask->mask->problem()], $strip->masks),
             'family' => $strip->kind::family()->value,
             'revision' => $revisions[$strip->id] ?? 0,
             'outlines' => (object) $strip->kind->outlines(),

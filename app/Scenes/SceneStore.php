@@ -78,7 +78,8 @@ final class SceneStore
             }
             $scene->edits()->where('position', '>', $scene->edits_done)->delete();
             $position = $scene->edits_done + 1;
-            $scene->edits()->create(['position' => $position, 'label' => mb_substr($label, 0, 120), ...$difference]);
+            $shelf = new StrokeShelf($scene->id);
+            $scene->edits()->create(['position' => $position, 'label' => mb_substr($label, 0, 120), 'before' => $shelf->put($difference['before']), 'after' => $shelf->put($difference['after'])]);
             $scene->edits()->where('position', '<=', $position - self::MOST_EDITS)->delete();
             $this->write($scene, $before, $after, $position);
 
@@ -94,7 +95,8 @@ final class SceneStore
             $edit = $scene->edits()->where('position', $back ? $scene->edits_done : $scene->edits_done + 1)->first();
             if ($edit instanceof Edit) {
                 $before = $this->flat($scene)->normalised();
-                $after = $before->with($back ? $edit->before : $edit->after);
+                /** @phpstan-ignore argument.type */
+                $after = $before->with((new StrokeShelf($scene->id))->take($back ? $edit->before : $edit->after));
                 Document::read($after->toDocument());
                 $this->write($scene, $before, $after, $back ? $edit->position - 1 : $edit->position);
             }
@@ -108,6 +110,12 @@ final class SceneStore
     {
         /** @var array<string, string> */
         return DB::table('scene_pictures')->where('scene_id', $scene->id)->pluck('picture_id', 'name')->all();
+    }
+
+    /** @return array<string, array{int, int}> width and height of the scene's pictures by their names */
+    public function sizes(Scene $scene): array
+    {
+        return array_map(static fn (Picture $picture): array => [$picture->width, $picture->height], $this->pictures($scene));
     }
 
     /** @return array<string, Picture> by name in the scene */
@@ -129,10 +137,11 @@ final class SceneStore
     public function flat(Scene $scene): FlatScene
     {
         $masks = [];
+        $shelf = new StrokeShelf($scene->id);
         $rows = DB::table('masks')->join('strips', 'strips.id', '=', 'masks.strip_id')->where('strips.scene_id', $scene->id)
             ->orderBy('masks.position')->get(['masks.strip_id', 'masks.key', 'masks.kind', 'masks.fields']);
         foreach ($rows as $row) {
-            $masks[$row->strip_id][] = ['id' => $row->key, 'kind' => $row->kind, ...self::fields($row->fields)];
+            $masks[$row->strip_id][] = ['id' => $row->key, 'kind' => $row->kind, ...$shelf->take(self::fields($row->fields))];
         }
         $order = $strips = [];
         foreach (DB::table('strips')->where('scene_id', $scene->id)->orderBy('position')->get() as $row) {
@@ -195,7 +204,7 @@ final class SceneStore
             $strip->save();
             $strip->masks()->delete();
             /** @var list<array<string, mixed>> $masks */
-            $masks = $fields['masks'] ?? [];
+            $masks = (new StrokeShelf($scene->id))->put(is_array($fields['masks'] ?? null) ? $fields['masks'] : []);
             foreach ($masks as $at => $mask) {
                 $strip->masks()->create(['position' => $at, 'key' => $mask['id'], 'kind' => $mask['kind'], 'fields' => array_diff_key($mask, array_flip(['id', 'kind']))]);
             }

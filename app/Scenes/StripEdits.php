@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Scenes;
 
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Reading\Mend;
+use Aumbrel\Core\Reading\Reading;
 use Aumbrel\Core\Scene\Kinds;
 use Aumbrel\Core\Scene\SceneError;
 use Illuminate\Support\Str;
@@ -15,10 +17,12 @@ use Illuminate\Support\Str;
  */
 final class StripEdits
 {
+    private const TRIO_STOPS = 2.0;
+
     private const REPLACED = ['name', 'mode', 'level', 'amount', 'muted'];
 
     /**
-     * Some fields of one strip; values and masks are merged by their names.
+     * Some fields of one strip; values and masks are merged by their names; a mask's `stroke` comes behind its strokes.
      *
      * @param  array<string, mixed>  $change
      *
@@ -81,7 +85,7 @@ final class StripEdits
             throw new SceneError('strip', 'a group cannot be duplicated; duplicate the strips in it');
         }
 
-        return self::insert($scene, [...$strip, 'id' => self::newId(), 'name' => self::freeName($scene, (string) $strip['name'])], $id);
+        return self::insert($scene, [...$strip, 'id' => self::newId(), 'name' => self::freeName($scene, (string) $strip['name']), 'masks' => self::copied($strip['masks'] ?? [])], $id);
     }
 
     /** Takes a strip out, with what a group holds; what was confined to it is confined no longer. */
@@ -121,13 +125,89 @@ final class StripEdits
         return $scene->with(['order' => array_map(static fn (string $id): array => [$id, $groups[$id]], $ids)]);
     }
 
-    public static function addMask(FlatScene $scene, string $id, string $kind, Point $centre, float $span): FlatScene
+    /**
+     * A new mask behind the ones that are there.
+     *
+     * @param  array<mixed>  $fields  what of it is not as with any new one
+     */
+    public static function addMask(FlatScene $scene, string $id, string $kind, Point $centre, float $span, array $fields = []): FlatScene
     {
         $strip = self::strip($scene, $id);
         $class = Kinds::mask($kind, 'kind');
-        $strip['masks'] = [...self::fields($strip['masks'] ?? []), ['id' => self::newId(), 'kind' => $kind, 'values' => $class::placed($centre, $span)]];
+        $strip['masks'] = [...self::fields($strip['masks'] ?? []), [
+            ...array_intersect_key($fields, array_flip(['on', 'join', 'inverted'])),
+            'id' => self::newId(), 'kind' => $kind, 'values' => [...$class::placed($centre, $span), ...self::fields($fields['values'] ?? [])],
+        ]];
 
         return $scene->with(['strips' => [$id => $strip]]);
+    }
+
+    /**
+     * The trio: the plate two stops under, and over it the same as shot and two stops over, both hidden, to be revealed by
+     * painting.
+     *
+     * @throws SceneError when it is no plate
+     */
+    public static function trio(FlatScene $scene, string $id): FlatScene
+    {
+        $plate = self::plate($scene, $id);
+        $name = mb_substr((string) $plate['name'], 0, 68);
+        $values = self::fields($plate['values'] ?? []);
+        $exposure = is_numeric($values['exposure'] ?? null) ? (float) $values['exposure'] : 0.0;
+        $of = static fn (float $stops): array => [...$values, 'exposure' => max(-6.0, min(6.0, $exposure + $stops))];
+        $scene = $scene->with(['strips' => [$id => [...$plate, 'name' => self::freeName($scene, "{$name}, under"), 'values' => $of(-self::TRIO_STOPS)]]]);
+        $below = $id;
+        foreach ([[', as shot', 0.0], [', over', self::TRIO_STOPS]] as [$word, $stops]) {
+            $next = self::newId();
+            $hidden = ['id' => self::newId(), 'kind' => 'strokes', 'on' => 'scene', 'values' => ['start' => 'hidden', 'strokes' => []]];
+            $scene = self::insert($scene, [...$plate, 'id' => $next, 'name' => self::freeName($scene, $name.$word), 'values' => $of($stops), 'masks' => [...self::copied($plate['masks'] ?? []), $hidden]], $below);
+            $below = $next;
+        }
+
+        return $scene;
+    }
+
+    /**
+     * Masks for another strip.
+     *
+     * @return list<array<mixed>>
+     */
+    private static function copied(mixed $masks): array
+    {
+        return array_map(static fn (mixed $mask): array => [...self::fields($mask), 'id' => self::newId()], array_values(self::fields($masks)));
+    }
+
+    /** A fill of a colour right above a plate. */
+    public static function fillWith(FlatScene $scene, string $id, string $colour): FlatScene
+    {
+        $plate = self::plate($scene, $id);
+
+        return self::insert($scene, [
+            'id' => self::newId(), 'kind' => 'fill', 'name' => self::freeName($scene, 'Average of '.mb_substr((string) $plate['name'], 0, 60)), 'values' => ['colour' => $colour],
+        ], $id);
+    }
+
+    /** What a mend does. */
+    public static function mend(FlatScene $scene, Reading $reading, Mend $mend): FlatScene
+    {
+        if ($mend->strip !== null) {
+            return self::change($scene, $mend->strip, ['values' => $mend->values]);
+        }
+        $accepted = is_array($scene->scene['accepted'] ?? null) ? $scene->scene['accepted'] : [];
+
+        return $scene->with(['scene' => ['accepted' => [...$accepted, $reading->id]]]);
+    }
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws SceneError
+     */
+    private static function plate(FlatScene $scene, string $id): array
+    {
+        $strip = self::strip($scene, $id);
+
+        return $strip['kind'] === 'plate' ? $strip : throw new SceneError('strip', 'this strip is no plate');
     }
 
     public static function removeMask(FlatScene $scene, string $id, string $mask): FlatScene
@@ -174,10 +254,11 @@ final class StripEdits
         foreach ($masks as $at => $mask) {
             $mask = self::fields($mask);
             if ($mask['id'] === $id) {
-                $masks[$at] = [
-                    ...$mask, ...array_intersect_key($part, array_flip(['join', 'inverted', 'off'])),
-                    'values' => [...self::fields($mask['values'] ?? []), ...self::fields($part['values'] ?? [])],
-                ];
+                $values = [...self::fields($mask['values'] ?? []), ...self::fields($part['values'] ?? [])];
+                if (isset($part['stroke'])) {
+                    $values['strokes'] = [...self::fields($values['strokes'] ?? []), $part['stroke']];
+                }
+                $masks[$at] = [...$mask, ...array_intersect_key($part, array_flip(['join', 'inverted', 'off'])), 'values' => $values];
 
                 return array_values($masks);
             }

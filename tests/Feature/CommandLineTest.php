@@ -92,7 +92,7 @@ it('renders a packed scene like the scene that was packed', function (): void {
     copy($this->get("/api/scenes/{$scene['id']}/packed")->assertOk()->assertDownload('marsh-at-dusk.zip')->baseResponse->getFile()->getPathname(), $zip);
     $out = dirname($zip).'/out.png';
     expect(aumbrel('render', $zip, '--out', $out))->toMatchArray(['status' => 0, 'err' => '']);
-    $here = (new App\Render\Painter(config('aumbrel.kernels'), config('aumbrel.pictures')))->paint(asked($scene));
+    $here = (new App\Render\Painter(config('aumbrel.kernels'), config('aumbrel.pictures'), config('aumbrel.shapes')))->paint(asked($scene));
     $image = imagecreatefrompng($out);
     foreach ([[0, 0], [33, 20], [63, 39]] as [$x, $y]) {
         $pixel = imagecolorat($image, $x, $y);

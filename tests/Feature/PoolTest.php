@@ -40,7 +40,7 @@ function asked(array $scene, float $scale = 1.0): RenderRequest
 it('renders in resident processes what this one renders, in bands too', function (): void {
     $request = asked(addSpot(aScene()));
     $pool = pool();
-    $here = (new Painter(config('aumbrel.kernels'), config('aumbrel.pictures')))->paint($request);
+    $here = (new Painter(config('aumbrel.kernels'), config('aumbrel.pictures'), config('aumbrel.shapes')))->paint($request);
     expect($pool->ask([$request], Priority::Settled, 'a', 1)->bytes)->toBe($here->bytes)
         ->and($pool->ask($request->bands(2), Priority::Draft, 'a', 2))->toEqual($here);
 });

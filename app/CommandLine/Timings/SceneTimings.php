@@ -9,6 +9,7 @@ use App\CommandLine\Problem;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Render\Renderer;
+use Aumbrel\Core\Render\ShapeStore;
 use Aumbrel\Core\Scene\Scene;
 
 /** The committed benchmark scene: 12 strips, with caches cold once and warm after. Milliseconds in one process. */
@@ -30,7 +31,7 @@ final class SceneTimings
         $named = NamedScene::open(self::file());
         $kernels = sys_get_temp_dir().'/aumbrel-timings-'.getmypid();
         try {
-            $renderer = new Renderer(new KernelStore($kernels), $named->pictures);
+            $renderer = new Renderer(new KernelStore($kernels), $named->pictures, new ShapeStore(NamedScene::root().'/storage/shapes'));
 
             return [
                 'strips' => count($named->scene->everyStrip()),

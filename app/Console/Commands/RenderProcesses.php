@@ -27,10 +27,11 @@ final class RenderProcesses extends Command
         $asked = $this->option('processes');
         $kernels = config()->string('aumbrel.kernels');
         $pictures = config()->string('aumbrel.pictures');
+        $shapes = config()->string('aumbrel.shapes');
         (new Dispatcher(
             config()->string('aumbrel.socket'),
             is_numeric($asked) ? max(1, (int) $asked) : Cores::count(),
-            static fn (): Painter => new Painter($kernels, $pictures),
+            static fn (): Painter => new Painter($kernels, $pictures, $shapes),
             $this->lastTouched($store),
         ))->run();
 

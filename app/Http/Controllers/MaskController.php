@@ -22,7 +22,7 @@ final class MaskController
     public function add(AddStrip $request, Scene $scene, string $strip): JsonResponse
     {
         $changed = $this->store->edit($scene->id, "Add {$request->kind()} mask", static fn (FlatScene $flat): FlatScene => StripEdits::addMask(
-            $flat, $strip, $request->kind(), $request->centre(), $request->span(),
+            $flat, $strip, $request->kind(), $request->centre(), $request->span(), $request->fields(),
         ));
 
         return new JsonResponse($this->state->of($changed), 201);

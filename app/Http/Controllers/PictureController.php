@@ -13,8 +13,10 @@ use App\Render\Pool\Priority;
 use App\Render\RenderRequest;
 use App\Render\RenderService;
 use App\Scenes\FlatScene;
+use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
 use App\Scenes\StripEdits;
+use Aumbrel\Core\Scene\Scene as Document;
 use Aumbrel\Core\Scene\Strip;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -45,7 +47,9 @@ final class PictureController
         }
         $outlines = array_map(static fn (string $strip): object => (object) Strip::read($flat->strips[$strip], $strip)->kind->outlines(), array_combine(array_keys($request->changes()), array_keys($request->changes())));
 
-        return $this->framed(['columns' => $painted->columns, 'rows' => $painted->rows, 'clipped' => $painted->clipped, 'outlines' => (object) $outlines], $painted);
+        $noticed = $request->changes() === [] ? [] : SceneState::noticed(Document::read($flat->toDocument()), $this->store->sizes($scene));
+
+        return $this->framed(['columns' => $painted->columns, 'rows' => $painted->rows, 'clipped' => $painted->clipped, 'outlines' => (object) $outlines, ...$noticed], $painted);
     }
 
     public function contributions(Scene $scene): Response

@@ -48,6 +48,30 @@ final class StripController
         return new JsonResponse($this->state->of($changed));
     }
 
+    /** Several strips in one gesture. */
+    public function changeSeveral(Request $request, Scene $scene): JsonResponse
+    {
+        $request->validate([
+            'label' => 'sometimes|string|max:80', 'revisions' => 'required|array|min:1|max:200', 'revisions.*' => 'integer', 'changes' => 'required|array|min:1|max:200',
+            'changes.*' => 'array', ...ChangeStrip::fieldRules('changes.*.'),
+        ]);
+        /** @var array<string, array<string, mixed>> $changes */
+        $changes = $request->array('changes');
+        $seen = [];
+        foreach (array_keys($changes) as $id) {
+            $seen[$id] = $request->integer("revisions.{$id}");
+        }
+        $changed = $this->store->edit($scene->id, $request->string('label', 'Change several')->value(), static function (FlatScene $flat) use ($changes): FlatScene {
+            foreach ($changes as $id => $change) {
+                $flat = StripEdits::change($flat, $id, $change);
+            }
+
+            return $flat;
+        }, $seen);
+
+        return new JsonResponse($this->state->of($changed));
+    }
+
     public function duplicate(Scene $scene, string $strip): JsonResponse
     {
         $changed = $this->store->edit($scene->id, 'Duplicate', static fn (FlatScene $flat): FlatScene => StripEdits::duplicate($flat, $strip));

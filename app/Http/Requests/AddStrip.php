@@ -18,6 +18,9 @@ final class AddStrip extends FormRequest
             'centre' => 'required|array|size:2',
             'centre.*' => 'numeric|between:-1000000,1000000',
             'span' => 'required|numeric|between:1,1000000',
+            'on' => 'sometimes|string|max:10',
+            'join' => 'sometimes|string|max:20',
+            'values' => 'sometimes|array',
             'above' => 'sometimes|nullable|string|max:40',
         ];
     }
@@ -35,6 +38,12 @@ final class AddStrip extends FormRequest
     public function span(): float
     {
         return $this->float('span');
+    }
+
+    /** @return array<mixed> what of a new mask is not as with any */
+    public function fields(): array
+    {
+        return $this->only(['on', 'join', 'values']);
     }
 
     public function above(): ?string

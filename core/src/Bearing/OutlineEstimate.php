@@ -62,7 +62,7 @@ final class OutlineEstimate
     }
 
     /**
-     * @param  list<list<array{float, float, int, float}>>  $contour  by material: normal (y up), stretch, brightness as a share of the material's mean
+     * @param  list<list<array{float, float, float, float}>>  $contour  by material: normal (y up), stretch, brightness as a share of the material's mean
      * @param  list<list<array{float, float, float, float}>>  $inside  by material: normal (y up, z toward the viewer), brightness likewise
      */
     private function __construct(private readonly array $contour, private readonly array $inside)
@@ -130,7 +130,7 @@ final class OutlineEstimate
     /**
      * Least squares of brightness against `ambient + strength max(0, cos + lift)`.
      *
-     * @param  list<array{float, float, int, float}>  $points
+     * @param  list<array{float, float, float, float}>  $points
      * @param  list<float>  $weights
      * @return array{float, float, float} the weighted sum of squares left over, ambient, strength
      */
@@ -171,7 +171,7 @@ final class OutlineEstimate
     /**
      * Tukey's biweight on what the fit leaves over.
      *
-     * @param  list<array{float, float, int, float}>  $points
+     * @param  list<array{float, float, float, float}>  $points
      * @param  array{float, float, float}  $fit
      * @return list<float>
      */
@@ -310,7 +310,7 @@ final class OutlineEstimate
     {
         $stretches = [];
         foreach (array_merge(...$this->contour) as $point) {
-            $stretches[$point[2]][] = $point;
+            $stretches[(int) $point[2]][] = $point;
         }
         $stretches = array_values($stretches);
         $away = [];
@@ -336,7 +336,7 @@ final class OutlineEstimate
     /**
      * The azimuth of a resample: the gradient of a straight fit on its lit part.
      *
-     * @param  list<array{float, float, int, float}>  $points
+     * @param  list<array{float, float, float, float}>  $points
      */
     private static function quickAzimuth(array $points, float $near): float
     {
@@ -383,7 +383,7 @@ final class OutlineEstimate
 
     /**
      * @param  list<float>  $signed
-     * @return list<list<array{float, float, int, float}>>
+     * @return list<list<array{float, float, float, float}>>
      */
     private static function contour(LitBody $body, array $signed): array
     {
@@ -410,7 +410,7 @@ final class OutlineEstimate
         $points = [];
         for ($k = 0; $k < count($found); $k += $step) {
             [$x, $y, $column, $row, $brightness, $material] = $found[$k];
-            $points[$material][] = [$x, $y, (int) ($row / $size) * 4096 + (int) ($column / $size), $brightness];
+            $points[$material][] = [$x, $y, floor($row / $size) * 4096 + floor($column / $size), $brightness];
         }
 
         return self::byMaterial($points);
@@ -475,17 +475,15 @@ final class OutlineEstimate
      * Brightness as a share of its material's mean, so that a white neck and a dark wing count alike; materials of which
      * too little is seen are left out.
      *
-     * @template T of int|float
-     *
-     * @param  array<int, list<array{float, float, T, float}>>  $points
-     * @return list<list<array{float, float, T, float}>>
+     * @param  array<int, list<array{float, float, float, float}>>  $points
+     * @return list<list<array{float, float, float, float}>>
      */
     private static function byMaterial(array $points): array
     {
         $most = max(array_map(count(...), $points) ?: [0]);
         $all = [];
         foreach ($points as $own) {
-            $mean = array_sum(array_column($own, 3)) / count($own);
+            $mean = array_sum(array_column($own, 3)) / max(1, count($own));
             if (count($own) >= max(12, self::LEAST_SHARE * $most) && $mean > 0) {
                 $all[] = array_map(static fn (array $point): array => [$point[0], $point[1], $point[2], $point[3] / $mean], $own);
             }

@@ -65,7 +65,7 @@ final class Segmentation
 
     /**
      * @param  list<Stroke>  $strokes
-     * @return list<int>
+     * @return array<int, int>
      */
     private static function marks(Colours $colours, int $width, int $height, array $strokes): array
     {
@@ -84,7 +84,7 @@ final class Segmentation
     }
 
     /**
-     * @param  list<int>  $marks
+     * @param  array<int, int>  $marks
      * @return array{array<int, float>, ColourModel, ColourModel}
      */
     private static function whole(Colours $colours, array $marks): array
@@ -151,7 +151,7 @@ final class Segmentation
      * 1 where a stroke on the subject is nearer than one on the background, on ways that avoid edges; 0 the other way.
      * Two sweeps there and back, twice: Toivanen, *New geodesic distance transforms for gray-scale images* (1996).
      *
-     * @param  list<int>  $marks
+     * @param  array<int, int>  $marks
      * @param  array<int, float>  $right
      * @param  array<int, float>  $down
      * @return array<int, float>
@@ -246,7 +246,7 @@ final class Segmentation
     }
 
     /**
-     * @param  list<int>  $labels
+     * @param  array<int, int>  $labels
      * @return list<array{float, float, float}>
      */
     private static function samples(Colours $colours, array $labels, int $wanted): array
@@ -268,7 +268,7 @@ final class Segmentation
      *
      * @param  array<int, float>  $values
      * @param  array<int, float>  $prior
-     * @param  list<int>  $marks
+     * @param  array<int, int>  $marks
      * @param  array<int, float>  $right
      * @param  array<int, float>  $down
      * @return array<int, float>
@@ -315,7 +315,7 @@ final class Segmentation
      * Only what hangs together with a stroke on the subject is the subject.
      *
      * @param  array<int, float>  $values
-     * @param  list<int>  $marks
+     * @param  array<int, int>  $marks
      * @return array<int, float>
      */
     private static function connected(array $values, array $marks, int $columns, int $rows): array
@@ -348,7 +348,7 @@ final class Segmentation
      * The next doubling: only pixels around the border are worked out again.
      *
      * @param  array<int, float>  $coarse
-     * @param  list<int>  $marks
+     * @param  array<int, int>  $marks
      * @return array<int, float>
      */
     private static function finer(Colours $fine, Colours $small, array $coarse, array $marks, ColourModel $subject, ColourModel $background): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Light;
 
+use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\LightColour;
 use Aumbrel\Core\Geometry\Point;
@@ -19,7 +20,7 @@ use Aumbrel\Core\Scene\SceneError;
  *
  * Shape = angular law of the angle at the origin x reach law of the distance from it.
  */
-final readonly class Spot implements Light
+final readonly class Spot implements Directed, Light
 {
     private const SHORTEST = 1e-3;
 
@@ -35,6 +36,7 @@ final readonly class Spot implements Light
         public ?float $size,
         public float $softness,
         public LightColour $colour,
+        public float $elevation = 0.0,
     ) {
         $ratio = $field / $beam;
         if ($ratio < AngularLaw::LEAST_RATIO - 1e-9 || $ratio > AngularLaw::MOST_RATIO + 1e-9) {
@@ -79,6 +81,7 @@ final readonly class Spot implements Light
                 ->shownWhen('reachLaw', [ReachLaw::Linear->value, ReachLaw::InverseSquare->value]),
             Parameter::optionalNumber('size', 'Lamp size', 'reach', Unit::Pixels, 0, 100000, 'a third of the way')
                 ->shownWhen('reachLaw', [ReachLaw::InverseSquare->value]),
+            Parameter::number('elevation', 'Elevation', 'reach', Unit::Degrees, -90, 90, 0),
             Parameter::number('softness', 'Softness', 'reach', Unit::Pixels, 0, 2000, 0),
         ];
     }
@@ -88,7 +91,7 @@ final readonly class Spot implements Light
         return new self(
             $values->point('origin'), $values->point('target'), $values->number('beam'), $values->number('field'),
             ReachLaw::from($values->choice('reachLaw')), $values->optionalNumber('reach'), $values->optionalNumber('size'),
-            $values->number('softness'), $values->lightColour('colour'),
+            $values->number('softness'), $values->lightColour('colour'), $values->number('elevation'),
         );
     }
 
@@ -104,6 +107,35 @@ final readonly class Spot implements Light
     public function defaultMode(): BlendMode
     {
         return BlendMode::Airlight;
+    }
+
+    public function aim(): Point
+    {
+        return $this->target;
+    }
+
+    /** It lies in the picture; how far toward the viewer it is meant to stand is its own value. */
+    public function bearingFrom(Point $place): Bearing
+    {
+        $way = $this->wayFrom($place);
+
+        return new Bearing(rad2deg(atan2(-($this->origin->y - $way->y), $this->origin->x - $way->x)), $this->elevation);
+    }
+
+    public function turnedTo(Bearing $bearing, Point $place): array
+    {
+        $way = $this->wayFrom($place);
+        $length = $this->origin->distanceTo($way);
+        $azimuth = deg2rad($bearing->azimuth);
+        $origin = $way->plus($length * cos($azimuth), -$length * sin($azimuth));
+
+        return ['origin' => [round($origin->x, 1), round($origin->y, 1)], 'elevation' => round($bearing->elevation, 1)];
+    }
+
+    /** A lamp that stands on the very place is seen from where it aims. */
+    private function wayFrom(Point $place): Point
+    {
+        return $this->origin->distanceTo($place) < 1 ? $this->target : $place;
     }
 
     public function colour(): LightColour

@@ -21,6 +21,7 @@ use Aumbrel\Core\Scene\StripKind;
 /** A picture placed in the scene. */
 final readonly class Plate implements StripKind
 {
+    /** @param  array<string, mixed>  $own  all its values, as they stand in JSON */
     private function __construct(
         public string $picture,
         private Placement $placement,
@@ -29,6 +30,7 @@ final readonly class Plate implements StripKind
         public Edge $edge,
         public ?Line $horizon,
         public ?FoundBearing $bearing,
+        private array $own,
     ) {
     }
 
@@ -73,7 +75,7 @@ final readonly class Plate implements StripKind
     {
         return new self($values->choice('picture'), new Placement(
             $values->point('place'), $values->point('pivot'), $values->number('scale'), $values->number('turn'), $values->toggle('mirrored'),
-        ), $values->corners('fit'), BaseTone::from($values), Edge::from($values), $values->line('horizon'), $values->bearing('bearing'));
+        ), $values->corners('fit'), BaseTone::from($values), Edge::from($values), $values->line('horizon'), $values->bearing('bearing'), $values->toArray());
     }
 
     /** How a picture of a size lies in the scene. */
@@ -90,6 +92,26 @@ final readonly class Plate implements StripKind
         $own = $this->bearing?->bearing;
 
         return $own === null ? null : ($this->placement->mirrored ? $own->mirrored() : $own)->turned($this->placement->turn);
+    }
+
+    /**
+     * Its bearing with other values.
+     *
+     * @param  array<string, mixed>  $values
+     */
+    public function bearingWith(array $values): ?Bearing
+    {
+        return self::from(Values::read(self::parameters(), [...$this->own, ...$values], 'values'))->bearing();
+    }
+
+    /**
+     * The values that mirror it where it stands: what was left is right, and it leans the other way.
+     *
+     * @return array<string, mixed>
+     */
+    public function mirroring(): array
+    {
+        return ['mirrored' => ! $this->placement->mirrored, 'turn' => $this->placement->turn == 0.0 ? 0.0 : -$this->placement->turn];
     }
 
     public static function placed(Point $centre, float $span): array

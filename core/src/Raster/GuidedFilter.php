@@ -18,7 +18,10 @@ final class GuidedFilter
      */
     public static function apply(array $plane, array $guide, int $columns, int $rows, int $radius, float $smoothness): array
     {
-        $mean = /** @param  list<float>  $values */ static fn (array $values): array => Box::mean($values, $columns, $rows, $radius);
+        $mean = static function (array $values) use ($columns, $rows, $radius): array {
+            /** @var list<float> $values */
+            return Box::mean($values, $columns, $rows, $radius);
+        };
         [$red, $green, $blue] = $guide;
         $meanPlane = $mean($plane);
         $means = [$mean($red), $mean($green), $mean($blue)];

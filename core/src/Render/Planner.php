@@ -401,7 +401,7 @@ final class Planner
             $kernel = $this->writer();
             $kernel->loop();
             $plane = $this->plates->of($strip);
-            (new Output($kernel))->pixel($line, $this->plates->colour($kernel, $plane), $this->plates->alpha($kernel, $plane), $this->bits, false);
+            (new Output($kernel))->pixel($line, $this->plateColour($kernel, $strip), $this->plates->alpha($kernel, $plane), $this->bits, $strip->kind->tone->mayExceed());
             $this->mixWaiting();
             $this->add($kernel);
             if (! $strip->muted) {

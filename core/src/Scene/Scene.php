@@ -19,9 +19,12 @@ final readonly class Scene
 
     private const MOST_STRIPS = 200;
 
+    private const MOST_ACCEPTED = 1000;
+
     /**
      * @param  float  $white  kelvin of the light that the scene shows as white
      * @param  list<Strip>  $strips
+     * @param  list<string>  $accepted  readings that are meant, by their ids
      * @param  array<string, mixed>  $unknown
      */
     public function __construct(
@@ -30,6 +33,7 @@ final readonly class Scene
         public int $height,
         public float $white,
         public array $strips,
+        public array $accepted = [],
         private array $unknown = [],
     ) {
     }
@@ -61,6 +65,7 @@ final readonly class Scene
             self::side($size, 1),
             $fields->number('white', 6500, Kelvin::LOWEST_WHITE, Kelvin::HOTTEST, 'K'),
             Strip::readAll($fields->list('strips', self::MOST_STRIPS), 'strips'),
+            self::accepted($fields->list('accepted', self::MOST_ACCEPTED)),
             $fields->rest(),
         );
         if ($scene->width * $scene->height > self::MOST_PIXELS) {
@@ -80,6 +85,7 @@ final readonly class Scene
             'size' => [$this->width, $this->height],
             'white' => $this->white,
             'strips' => array_map(static fn (Strip $strip): array => $strip->toArray(), $this->strips),
+            ...($this->accepted === [] ? [] : ['accepted' => $this->accepted]),
             ...$this->unknown,
         ];
     }
@@ -174,6 +180,22 @@ final readonly class Scene
                 throw new SceneError('strips', "\"{$strip->name}\" is confined to \"{$strip->confinedTo}\", which is no plate of this scene");
             }
         }
+    }
+
+    /**
+     * @param  list<mixed>  $raw
+     * @return list<string>
+     *
+     * @throws SceneError
+     */
+    private static function accepted(array $raw): array
+    {
+        $accepted = [];
+        foreach ($raw as $at => $id) {
+            $accepted[] = is_string($id) && strlen($id) <= 200 ? $id : throw SceneError::expected("accepted[{$at}]", 'the id of a reading', $id);
+        }
+
+        return $accepted;
     }
 
     private static function side(mixed $size, int $axis): int

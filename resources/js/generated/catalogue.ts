@@ -105,6 +105,186 @@ export const stripKinds: StripKind[] = [
                 "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
+            },
+            {
+                "name": "fit",
+                "label": "Perspective",
+                "type": "corners",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": null,
+                "optional": true,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": "straight on"
+            },
+            {
+                "name": "horizon",
+                "label": "Horizon",
+                "type": "line",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": null,
+                "optional": true,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": "not drawn"
+            },
+            {
+                "name": "exposure",
+                "label": "Exposure",
+                "type": "number",
+                "section": "base",
+                "unit": "stops",
+                "least": -6,
+                "most": 6,
+                "step": 0.1,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "drained",
+                "label": "Drained colour",
+                "type": "number",
+                "section": "base",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "whiteOutput",
+                "label": "White output",
+                "type": "number",
+                "section": "base",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "default": 100,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "blackInput",
+                "label": "Black input",
+                "type": "number",
+                "section": "base",
+                "unit": "%",
+                "least": 0,
+                "most": 95,
+                "step": 1,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "grow",
+                "label": "Grow or shrink",
+                "type": "number",
+                "section": "edge",
+                "unit": "px",
+                "least": -200,
+                "most": 200,
+                "step": 0.5,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "soften",
+                "label": "Soften",
+                "type": "number",
+                "section": "edge",
+                "unit": "px",
+                "least": 0,
+                "most": 200,
+                "step": 0.5,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "hairBand",
+                "label": "Hair band",
+                "type": "number",
+                "section": "edge",
+                "unit": "px",
+                "least": 0,
+                "most": 60,
+                "step": 1,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "unstain",
+                "label": "Unstain",
+                "type": "number",
+                "section": "edge",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "fillInside",
+                "label": "Fill hollow insides",
+                "type": "switch",
+                "section": "edge",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": false,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "bearing",
+                "label": "Bearing",
+                "type": "bearing",
+                "section": "direction",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": null,
+                "optional": true,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": "not known"
             }
         ]
     },
@@ -252,6 +432,21 @@ export const stripKinds: StripKind[] = [
                 "whenEmpty": "a third of the way"
             },
             {
+                "name": "elevation",
+                "label": "Elevation",
+                "type": "number",
+                "section": "reach",
+                "unit": "°",
+                "least": -90,
+                "most": 90,
+                "step": 1,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
                 "name": "softness",
                 "label": "Softness",
                 "type": "number",
@@ -294,6 +489,76 @@ export const stripKinds: StripKind[] = [
         ]
     },
     {
+        "key": "base",
+        "label": "Base",
+        "hint": "Everything below darker, drained, ready for light",
+        "family": "grade",
+        "course": "Match",
+        "fadesInStops": false,
+        "parameters": [
+            {
+                "name": "exposure",
+                "label": "Exposure",
+                "type": "number",
+                "section": "base",
+                "unit": "stops",
+                "least": -6,
+                "most": 6,
+                "step": 0.1,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "drained",
+                "label": "Drained colour",
+                "type": "number",
+                "section": "base",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "whiteOutput",
+                "label": "White output",
+                "type": "number",
+                "section": "base",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "default": 100,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "blackInput",
+                "label": "Black input",
+                "type": "number",
+                "section": "base",
+                "unit": "%",
+                "least": 0,
+                "most": 95,
+                "step": 1,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
         "key": "group",
         "label": "Group",
         "hint": "Strips held together under one fader",
@@ -308,6 +573,9 @@ export const maskKinds: MaskKind[] = [
     {
         "key": "linear",
         "label": "Linear",
+        "grounds": [
+            "scene"
+        ],
         "parameters": [
             {
                 "name": "from",
@@ -385,6 +653,9 @@ export const maskKinds: MaskKind[] = [
     {
         "key": "radial",
         "label": "Radial",
+        "grounds": [
+            "scene"
+        ],
         "parameters": [
             {
                 "name": "centre",
@@ -503,6 +774,200 @@ export const maskKinds: MaskKind[] = [
                 "whenEmpty": ""
             }
         ]
+    },
+    {
+        "key": "outline",
+        "label": "Outline",
+        "grounds": [
+            "scene",
+            "plate"
+        ],
+        "parameters": [
+            {
+                "name": "path",
+                "label": "Outline",
+                "type": "path",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": [],
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "feather",
+                "label": "Feather",
+                "type": "number",
+                "section": "falloff",
+                "unit": "px",
+                "least": 0,
+                "most": 500,
+                "step": 0.5,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "grow",
+                "label": "Grow or shrink",
+                "type": "number",
+                "section": "falloff",
+                "unit": "px",
+                "least": -500,
+                "most": 500,
+                "step": 0.5,
+                "default": 0,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "strokes",
+        "label": "Strokes",
+        "grounds": [
+            "scene",
+            "plate"
+        ],
+        "parameters": [
+            {
+                "name": "start",
+                "label": "Starts",
+                "type": "choice",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": "hidden",
+                "optional": false,
+                "choices": [
+                    "hidden",
+                    "shown"
+                ],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "strokes",
+                "label": "Strokes",
+                "type": "strokes",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": [],
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "painted cut",
+        "label": "Painted cut",
+        "grounds": [
+            "plate"
+        ],
+        "parameters": [
+            {
+                "name": "strokes",
+                "label": "Strokes",
+                "type": "strokes",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": [],
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "colour area",
+        "label": "Colour area",
+        "grounds": [
+            "plate"
+        ],
+        "parameters": [
+            {
+                "name": "at",
+                "label": "Picked at",
+                "type": "point",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": null,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "tolerance",
+                "label": "Tolerance",
+                "type": "number",
+                "section": "falloff",
+                "unit": "%",
+                "least": 0.5,
+                "most": 100,
+                "step": 0.5,
+                "default": 12,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "reach",
+                "label": "Takes what is",
+                "type": "choice",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "default": "touching",
+                "optional": false,
+                "choices": [
+                    "touching",
+                    "everywhere"
+                ],
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "patch",
+                "label": "Patch",
+                "type": "number",
+                "section": "falloff",
+                "unit": "px",
+                "least": 1,
+                "most": 101,
+                "step": 2,
+                "default": 7,
+                "optional": false,
+                "choices": [],
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
     }
 ];
 
@@ -532,6 +997,13 @@ export const modes: string[] = [
 export const linearModes: string[] = [
     "illuminate",
     "airlight"
+];
+
+export const pressures: string[] = [
+    "nothing",
+    "size",
+    "opacity",
+    "flow"
 ];
 
 export const joins: string[] = [

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\CommandLine;
+
+use Aumbrel\Core\Reading\Reading;
+use Aumbrel\Core\Reading\Readings;
+
+/** What is noticed in a scene, as a list. */
+final class ReadingsCommand implements Command
+{
+    public function run(array $words): void
+    {
+        $arguments = Arguments::read($words, [], []);
+        $named = NamedScene::open(count($arguments->plain) === 1 ? $arguments->plain[0] : throw new Problem('readings SCENE'));
+        $sizes = static function (string $name) use ($named): array {
+            $picture = $named->pictures->picture($name);
+
+            return [$picture->width(), $picture->height()];
+        };
+        $readings = array_map(static fn (Reading $reading): array => $reading->toArray(), (new Readings($named->scene, $sizes))->all());
+        echo json_encode($readings, JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), "\n";
+    }
+}

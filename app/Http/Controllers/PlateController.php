@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Scene;
+use App\Render\Pool\Dropped;
+use App\Render\Pool\Priority;
+use App\Render\RenderRequest;
+use App\Render\RenderService;
+use App\Scenes\FlatScene;
+use App\Scenes\SceneState;
+use App\Scenes\SceneStore;
+use App\Scenes\StripEdits;
+use Aumbrel\Core\Bearing\Method;
+use Aumbrel\Core\Plate\Horizon;
+use Aumbrel\Core\Plate\Plate;
+use Aumbrel\Core\Scene\SceneError;
+use Illuminate\Http\JsonResponse;
+
+/** What is done with a plate as a whole. */
+final class PlateController
+{
+    public function __construct(private readonly SceneStore $store, private readonly SceneState $state, private readonly RenderService $renders)
+    {
+    }
+
+    /** Reads where its light comes from off its outline; refused in a sentence when there is too little to go on. */
+    public function bearing(Scene $scene, string $strip): JsonResponse
+    {
+        $found = $this->study($scene, $strip)['bearing'];
+        if ($found['azimuth'] === null) {
+            throw new SceneError('bearing', $found['why'] ?? 'nothing was found');
+        }
+        $bearing = ['by' => Method::Outline->value, ...array_intersect_key($found, array_flip(['azimuth', 'elevation', 'spread', 'confidence']))];
+        $changed = $this->store->edit($scene->id, 'Estimate the bearing', static fn (FlatScene $flat): FlatScene => StripEdits::change($flat, $strip, ['values' => ['bearing' => $bearing]]));
+
+        return new JsonResponse($this->state->of($changed));
+    }
+
+    public function trio(Scene $scene, string $strip): JsonResponse
+    {
+        $changed = $this->store->edit($scene->id, 'Trio of exposures', static fn (FlatScene $flat): FlatScene => StripEdits::trio($flat, $strip));
+
+        return new JsonResponse($this->state->of($changed), 201);
+    }
+
+    /** A fill with the mean colour of what the plate shows. */
+    public function average(Scene $scene, string $strip): JsonResponse
+    {
+        $mean = $this->study($scene, $strip)['mean'] ?? throw new SceneError('strip', 'this plate shows nothing: its cut-out leaves no pixel');
+        $changed = $this->store->edit($scene->id, 'Fill with the average', static fn (FlatScene $flat): FlatScene => StripEdits::fillWith($flat, $strip, $mean));
+
+        return new JsonResponse($this->state->of($changed), 201);
+    }
+
+    /** Lays the plate's horizon on that of the lowest plate. */
+    public function align(Scene $scene, string $strip): JsonResponse
+    {
+        $plates = array_values(array_filter($this->store->document($scene)->everyStrip(), static fn ($other): bool => $other->kind instanceof Plate));
+        $plate = array_values(array_filter($plates, static fn ($other): bool => $other->id === $strip))[0] ?? throw new SceneError('strip', 'this strip is no plate');
+        $values = Horizon::aligned($plate, $plates[0], $this->store->sizes($scene));
+        $changed = $this->store->edit($scene->id, 'Align to the horizon', static fn (FlatScene $flat): FlatScene => StripEdits::change($flat, $strip, ['values' => $values]));
+
+        return new JsonResponse($this->state->of($changed));
+    }
+
+    /** How many pieces shrinking the cut-out takes away. */
+    public function pieces(Scene $scene, string $strip): JsonResponse
+    {
+        return new JsonResponse(['vanished' => $this->study($scene, $strip)['vanished']]);
+    }
+
+    /** @return array{bearing: array{azimuth: float|null, elevation: float|null, spread: float, confidence: float, why?: string}, mean: string|null, vanished: int} */
+    private function study(Scene $scene, string $strip): array
+    {
+        $flat = $this->store->flat($scene);
+        $read = $this->renders->render(
+            new RenderRequest(RenderRequest::STUDY, $flat->toDocument(), $this->store->pictureIds($scene), [0.0, 0.0, 1.0, 1.0], 1.0, [$strip]),
+            Priority::Settled, "study {$scene->id}", $scene->revision,
+        );
+        if ($read instanceof Dropped) {
+            throw new SceneError('strip', 'something newer came in between; try it again');
+        }
+
+        /** @var array{bearing: array{azimuth: float|null, elevation: float|null, spread: float, confidence: float, why?: string}, mean: string|null, vanished: int} */
+        return json_decode($read->bytes, true, 8, JSON_THROW_ON_ERROR);
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Reading;
+
+use Aumbrel\Core\Light\Directed;
+use Aumbrel\Core\Plate\Plate;
+use Aumbrel\Core\Scene\Scene;
+use Closure;
+
+/** What the tool notices in a scene. */
+final readonly class Readings
+{
+    public Compass $compass;
+
+    /** @param  Closure(string): (array{int, int}|null)  $sizes  a picture's width and height by its name */
+    public function __construct(private Scene $scene, Closure $sizes)
+    {
+        $this->compass = new Compass($scene, $sizes);
+    }
+
+    /** @return list<Reading> the gravest first; accepted ones are left out */
+    public function all(): array
+    {
+        $readings = [...$this->directions(), ...$this->cutOuts()];
+
+        return array_values(array_filter($readings, fn (Reading $reading): bool => ! in_array($reading->id, $this->scene->accepted, true)));
+    }
+
+    public function find(string $id): ?Reading
+    {
+        foreach ($this->all() as $reading) {
+            if ($reading->id === $id) {
+                return $reading;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Reading> */
+    private function directions(): array
+    {
+        $said = array_values(array_filter($this->compass->pairs, static fn (Disagreement $pair): bool => $pair->isSaid()));
+        usort($said, static fn (Disagreement $one, Disagreement $other): int => $other->angle <=> $one->angle);
+
+        return array_map($this->direction(...), $said);
+    }
+
+    private function direction(Disagreement $pair): Reading
+    {
+        [$plate, $other] = [$pair->plate, $pair->other];
+        $how = $pair->spread() > 0 ? sprintf(', give or take %.0f°', $pair->spread()) : '';
+
+        return new Reading(
+            $pair->id(), 'direction', [$plate->strip, $other->strip],
+            sprintf('%s and %s disagree by %.0f°%s: %s is lit %s, %s %s.', $plate->name, $other->name, $pair->angle, $how,
+                $plate->name, $plate->bearing->inWords(), $other->name, $other->isLight ? 'comes '.$other->bearing->inWords() : 'is lit '.$other->bearing->inWords()),
+            sprintf('One light must fall on both, or the join shows. Sureness %.0f %%.', 100 * $pair->confidence()),
+            round($pair->angle, 1), '°', round($pair->confidence(), 2), $this->mends($pair),
+        );
+    }
+
+    /**
+     * What would bring the two together: the plate mirrored (its estimate is mirrored with it), the light turned, or
+     * nothing, because it is meant.
+     *
+     * @return list<Mend>
+     */
+    private function mends(Disagreement $pair): array
+    {
+        $mends = [];
+        // of two plates the upper one gives way; the lower one is the place
+        $subject = $pair->other->isLight ? $pair->plate : $pair->other;
+        $rest = $subject === $pair->plate ? $pair->other : $pair->plate;
+        $strip = $this->scene->find($subject->strip);
+        if ($strip !== null && $strip->kind instanceof Plate) {
+            $values = $strip->kind->mirroring();
+            $after = $strip->kind->bearingWith($values);
+            $angle = $after?->angleTo($rest->bearing) ?? INF;
+            if ($angle < $pair->angle - 5) {
+                $mends[] = new Mend('mirror', sprintf('Mirror %s: %.0f° are left', $subject->name, $angle), $subject->strip, $values);
+            }
+        }
+        $light = $pair->other->isLight ? $this->scene->find($pair->other->strip) : null;
+        if ($light !== null && $light->kind instanceof Directed) {
+            $mends[] = new Mend('turn the light', sprintf('Turn %s to come %s', $light->name, $pair->plate->bearing->inWords()), $light->id, $light->kind->turnedTo($pair->plate->bearing, $pair->other->seenFrom));
+        }
+        $mends[] = new Mend(Mend::ACCEPT, 'It is meant');
+
+        return $mends;
+    }
+
+    /** @return list<Reading> masks that miss something and therefore do nothing */
+    private function cutOuts(): array
+    {
+        $readings = [];
+        foreach ($this->scene->everyStrip() as $strip) {
+            foreach ($strip->masks as $mask) {
+                $problem = $mask->off ? null : $mask->mask->problem();
+                if ($problem !== null) {
+                    $readings[] = new Reading("mask {$strip->id} {$mask->id}", 'mask', [$strip->id], "{$strip->name}: {$problem}", 'Until then this mask does nothing.');
+                }
+            }
+        }
+
+        return $readings;
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Reading;
+
+use Aumbrel\Core\Bearing\Bearing;
+use Aumbrel\Core\Geometry\Point;
+
+/** A plate or a light on the compass. */
+final readonly class Sight
+{
+    /**
+     * @param  string  $strip  its id
+     * @param  bool  $isLight  a light, whose bearing is as it was set; otherwise a plate, whose bearing was found
+     * @param  float  $spread  degrees
+     * @param  Point  $seenFrom  the place from which a light is seen; a plate's middle
+     * @param  string|null  $of  the plate that a light is seen from
+     * @param  string|null  $colour  a light's, as a swatch
+     * @param  string|null  $by  how a plate's bearing was found
+     */
+    public function __construct(
+        public string $strip,
+        public string $name,
+        public bool $isLight,
+        public Bearing $bearing,
+        public float $spread,
+        public float $confidence,
+        public Point $seenFrom,
+        public ?string $of = null,
+        public ?string $colour = null,
+        public ?string $by = null,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'strip' => $this->strip, 'light' => $this->isLight, 'azimuth' => round($this->bearing->azimuth, 2), 'elevation' => round($this->bearing->elevation, 2),
+            'words' => $this->bearing->inWords(), 'spread' => round($this->spread, 1), 'confidence' => round($this->confidence, 2),
+            'seenFrom' => $this->seenFrom->toArray(), 'of' => $this->of, 'colour' => $this->colour, 'by' => $this->by,
+        ];
+    }
+}

@@ -12,12 +12,17 @@ use Aumbrel\Core\Scene\SceneError;
 /** How a scene is looked at without being changed: before anything was lit, with only some of the strips, or one mask alone. */
 final readonly class Look
 {
+    private const TINT = '#2f6fd6';
+
+    private const TINT_AMOUNT = 68;
+
     /**
      * @param  bool  $before  the plates as they are, nothing else
      * @param  string|null  $mask  a mask to be seen alone, in grey
+     * @param  string|null  $tint  a plate whose cut-out is judged: what it takes away lies under a tint
      * @param  list<string>  $solo  of the strips that are not plates only these; a plate among them is shown alone
      */
-    public function __construct(private bool $before, private array $solo, private ?string $mask = null)
+    public function __construct(private bool $before, private array $solo, private ?string $mask = null, private ?string $tint = null)
     {
     }
 
@@ -26,6 +31,9 @@ final readonly class Look
     {
         if ($this->mask !== null) {
             return $this->alone($scene, $this->mask);
+        }
+        if ($this->tint !== null) {
+            return $this->tinted($scene, $this->tint);
         }
         if (! $this->before && $this->solo === []) {
             return $scene;
@@ -46,6 +54,25 @@ final readonly class Look
         return $scene->with(['strips' => $strips]);
     }
 
+    /** The whole plate, a tint over it, and over that the plate as it is cut out. */
+    private function tinted(FlatScene $scene, string $id): FlatScene
+    {
+        $plate = $scene->strips[$id] ?? null;
+        if ($plate === null || $plate['kind'] !== 'plate') {
+            throw new SceneError('tint', 'only a plate has a cut-out');
+        }
+        $values = is_array($plate['values'] ?? null) ? $plate['values'] : [];
+        $whole = [...$plate, 'id' => 'whole', 'masks' => [], 'amount' => 100, 'muted' => false, 'values' => [...$values, 'grow' => 0, 'soften' => 0, 'hairBand' => 0, 'unstain' => 0, 'fillInside' => false]];
+        $cut = array_filter(is_array($plate['masks'] ?? null) ? $plate['masks'] : [], static fn (mixed $mask): bool => is_array($mask) && ($mask['on'] ?? '') === 'plate');
+        unset($whole['confinedTo']);
+
+        return new FlatScene($scene->scene, [['whole', null], ['tint', null], [$id, null]], [
+            'whole' => $whole,
+            'tint' => ['id' => 'tint', 'kind' => 'fill', 'mode' => 'normal', 'amount' => self::TINT_AMOUNT, 'confinedTo' => 'whole', 'values' => ['colour' => self::TINT]],
+            $id => [...$whole, 'id' => $id, 'values' => $values, 'masks' => array_values($cut)],
+        ]);
+    }
+
     /** White through the mask over black. */
     private function alone(FlatScene $scene, string $id): FlatScene
     {
@@ -53,11 +80,22 @@ final readonly class Look
             foreach (is_array($strip['masks'] ?? null) ? $strip['masks'] : [] as $mask) {
                 if (is_array($mask) && $mask['id'] === $id) {
                     $fill = ['kind' => 'fill', 'mode' => 'normal'];
+                    $isOnPlate = ($mask['on'] ?? '') === 'plate';
 
-                    return new FlatScene($scene->scene, [['below', null], ['mask', null]], [
-                        'below' => ['id' => 'below', ...$fill, 'values' => ['colour' => '#000000']],
-                        'mask' => ['id' => 'mask', ...$fill, 'values' => ['colour' => '#ffffff'], 'masks' => [[...$mask, 'off' => false, 'join' => 'intersect']]],
-                    ]);
+                    $below = ['id' => 'below', ...$fill, 'values' => ['colour' => '#000000']];
+                    $alone = [...$mask, 'off' => false, 'join' => 'intersect'];
+
+                    // white, confined to the plate that the mask alone cuts out
+                    return $isOnPlate
+                        ? new FlatScene($scene->scene, [['below', null], ['plate', null], ['mask', null]], [
+                            'below' => $below,
+                            'plate' => [...array_diff_key($strip, ['confinedTo' => 0]), 'id' => 'plate', 'amount' => 100, 'muted' => false, 'masks' => [$alone]],
+                            'mask' => ['id' => 'mask', ...$fill, 'confinedTo' => 'plate', 'values' => ['colour' => '#ffffff']],
+                        ])
+                        : new FlatScene($scene->scene, [['below', null], ['mask', null]], [
+                            'below' => $below,
+                            'mask' => ['id' => 'mask', ...$fill, 'values' => ['colour' => '#ffffff'], 'masks' => [$alone]],
+                        ]);
                 }
             }
         }

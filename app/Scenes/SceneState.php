@@ -6,6 +6,7 @@ namespace App\Scenes;
 
 use App\Models\Scene;
 use App\Models\Strip as StripRow;
+use Aumbrel\Core\Plate\Plate;
 use Aumbrel\Core\Reading\Reading;
 use Aumbrel\Core\Reading\Readings;
 use Aumbrel\Core\Scene\MaskEntry;
@@ -39,7 +40,7 @@ final readonly class SceneState
             'height' => $scene->height,
             'white' => $scene->white,
             'revision' => $scene->revision,
-            'strips' => array_map(fn (Strip $strip): array => $this->strip($strip, $revisions), $document->strips),
+            'strips' => array_map(fn (Strip $strip): array => $this->strip($strip, $revisions, $sizes), $document->strips),
             'pictures' => (object) $pictures,
             'undo' => $undo,
             'redo' => $redo,
@@ -72,9 +73,10 @@ final readonly class SceneState
 
     /**
      * @param  array<string, int>  $revisions
+     * @param  array<string, array{int, int}>  $sizes
      * @return array<string, mixed>
      */
-    private function strip(Strip $strip, array $revisions): array
+    private function strip(Strip $strip, array $revisions, array $sizes): array
     {
         return [
             ...$strip->toArray(),
@@ -82,7 +84,21 @@ final readonly class SceneState
             'family' => $strip->kind::family()->value,
             'revision' => $revisions[$strip->id] ?? 0,
             'outlines' => (object) $strip->kind->outlines(),
-            ...($strip->isGroup() ? ['strips' => array_map(fn (Strip $inside): array => $this->strip($inside, $revisions), $strip->strips)] : []),
+            ...($strip->kind instanceof Plate ? ['maps' => self::maps($strip->kind, $sizes)] : []),
+            ...($strip->isGroup() ? ['strips' => array_map(fn (Strip $inside): array => $this->strip($inside, $revisions, $sizes), $strip->strips)] : []),
         ];
+    }
+
+    /**
+     * The ways between a plate's picture and the scene: three by three numbers, row after row.
+     *
+     * @param  array<string, array{int, int}>  $sizes
+     * @return array{toScene: list<float>, toPlate: list<float>}
+     */
+    private static function maps(Plate $plate, array $sizes): array
+    {
+        $map = $plate->placement(...$sizes[$plate->picture] ?? [1, 1])->map();
+
+        return ['toScene' => $map->h, 'toPlate' => $map->inverse()->h];
     }
 }

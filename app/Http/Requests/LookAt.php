@@ -32,6 +32,7 @@ final class LookAt extends FormRequest
             'solo.*' => 'string|max:40',
             'before' => 'sometimes|boolean',
             'mask' => 'sometimes|nullable|string|max:40',
+            'tint' => 'sometimes|nullable|string|max:40',
         ];
     }
 
@@ -75,7 +76,9 @@ final class LookAt extends FormRequest
 
         $mask = $this->input('mask');
 
-        return new Look($this->boolean('before'), $solo, is_string($mask) ? $mask : null);
+        $tint = $this->input('tint');
+
+        return new Look($this->boolean('before'), $solo, is_string($mask) ? $mask : null, is_string($tint) ? $tint : null);
     }
 
     public function priority(): Priority

@@ -1,4 +1,4 @@
-import type { Changes, Export, Outlines, Point, Scene, SceneCard, StripChange } from './types';
+import type { Changes, Export, NewMask, Noticed, Outlines, Point, Scene, SceneCard, StripChange } from './types';
 
 /** Something that the server would not do, in its words. */
 export class Refused extends Error {
@@ -80,9 +80,11 @@ export type Looked = {
     solo: string[];
     before: boolean;
     mask: string | null;
+    /** a plate whose cut-out is judged under a tint */
+    tint: string | null;
 };
 
-export type PictureHead = { columns: number; rows: number; clipped: number; outlines: Record<string, Outlines> };
+export type PictureHead = { columns: number; rows: number; clipped: number; outlines: Record<string, Outlines> } & Partial<Noticed>;
 
 export type ContributionHead = { columns: number; rows: number; strips: string[] };
 
@@ -102,7 +104,16 @@ export const api = {
     duplicate: (id: string, strip: string) => json<Scene>('POST', `scenes/${id}/strips/${strip}/duplicate`),
     remove: (id: string, strip: string, revision: number) => json<Scene>('DELETE', `scenes/${id}/strips/${strip}`, { revision }),
     order: (id: string, strips: string[]) => json<Scene>('PUT', `scenes/${id}/order`, { strips }),
-    addMask: (id: string, strip: string, placing: Placing) => json<Scene>('POST', `scenes/${id}/strips/${strip}/masks`, placing),
+    changeStrips: (id: string, revisions: Record<string, number>, changes: Changes, label: string) => json<Scene>('PATCH', `scenes/${id}/strips`, { label, revisions, changes }),
+    estimateBearing: (id: string, strip: string) => json<Scene>('POST', `scenes/${id}/strips/${strip}/bearing`),
+    trio: (id: string, strip: string) => json<Scene>('POST', `scenes/${id}/strips/${strip}/trio`),
+    average: (id: string, strip: string) => json<Scene>('POST', `scenes/${id}/strips/${strip}/average`),
+    align: (id: string, strip: string) => json<Scene>('POST', `scenes/${id}/strips/${strip}/align`),
+    pieces: (id: string, strip: string) => json<{ vanished: number }>('GET', `scenes/${id}/strips/${strip}/pieces`),
+    mend: (id: string, reading: string, mend: string) => json<Scene>('POST', `scenes/${id}/mends`, { reading, mend }),
+    sphere: async (azimuth: number, elevation: number, size: number) =>
+        new ImageData(new Uint8ClampedArray(await (await ask('GET', `sphere?azimuth=${azimuth}&elevation=${elevation}&size=${size}`)).arrayBuffer()), size, size),
+    addMask: (id: string, strip: string, placing: Placing & Partial<NewMask>) => json<Scene>('POST', `scenes/${id}/strips/${strip}/masks`, placing),
     removeMask: (id: string, strip: string, mask: string, revision: number) => json<Scene>('DELETE', `scenes/${id}/strips/${strip}/masks/${mask}`, { revision }),
     undo: (id: string) => json<Scene>('POST', `scenes/${id}/undo`),
     redo: (id: string) => json<Scene>('POST', `scenes/${id}/redo`),

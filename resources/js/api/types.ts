@@ -5,13 +5,32 @@ export type Colour = { swatch: string } | { kelvin: number };
 
 export type Stop = { offset: number; value: number; midpoint: number };
 
-export type Value = number | string | boolean | null | Point | Colour | Stop[];
+/** A point of an outline; its handles are given from it. */
+export type Node = { at: Point; in?: Point; out?: Point };
+
+/** One stroke of a brush; a point is x, y, pressure 0..1 and ms since the stroke began. */
+export type Stroke = {
+    size: number;
+    hardness: number;
+    opacity: number;
+    flow: number;
+    reveals: boolean;
+    pressure: string;
+    points: [number, number, number, number][];
+};
+
+/** Where a plate's light comes from, in its own picture, and how that was found. */
+export type FoundBearing = { by: 'outline' | 'shadow line' | 'sphere'; azimuth?: number; elevation?: number; spread?: number; confidence?: number; base?: Point; tip?: Point; top?: Point };
+
+export type Value = number | string | boolean | null | Point | Colour | Stop[] | Point[] | Node[] | Stroke[] | FoundBearing;
 
 export type Values = Record<string, Value>;
 
-export type Family = 'plate' | 'light' | 'flat' | 'group';
+export type Family = 'plate' | 'light' | 'flat' | 'grade' | 'group';
 
-export type Mask = { id: string; kind: string; join: string; inverted: boolean; off: boolean; values: Values };
+export type Ground = 'scene' | 'plate';
+
+export type Mask = { id: string; kind: string; on: Ground; problem: string | null; join: string; inverted: boolean; off: boolean; values: Values };
 
 export type Strip = {
     id: string;
@@ -28,6 +47,8 @@ export type Strip = {
     strips?: Strip[];
     revision: number;
     outlines: Outlines;
+    /** of plates: the ways between the scene and the picture, three by three numbers */
+    maps?: { toScene: number[]; toPlate: number[] };
 };
 
 export type Outlines = Record<string, Point[]>;
@@ -43,11 +64,35 @@ export type Scene = {
     pictures: Record<string, { width: number; height: number; opaque: boolean }>;
     undo: string | null;
     redo: string | null;
+} & Noticed;
+
+/** A plate or a light on the compass. */
+export type Sight = {
+    strip: string;
+    light: boolean;
+    azimuth: number;
+    elevation: number;
+    words: string;
+    spread: number;
+    confidence: number;
+    seenFrom: Point;
+    of: string | null;
+    colour: string | null;
+    by: string | null;
 };
+
+export type Mend = { key: string; label: string; strip: string | null; values: Values };
+
+export type Reading = { id: string; kind: string; strips: string[]; seen: string; why: string; number: number | null; unit: string; confidence: number | null; mends: Mend[] };
+
+/** What the core notices in a scene. */
+export type Noticed = { compass: { sights: Sight[]; arcs: { reading: string; from: string; to: string; angle: number }[] }; readings: Reading[] };
 
 export type SceneCard = { id: string; title: string; width: number; height: number; revision: number; touched: string; strips: number };
 
-export type MaskChange = { join?: string; inverted?: boolean; off?: boolean; values?: Values };
+export type MaskChange = { join?: string; inverted?: boolean; off?: boolean; values?: Values; /** comes behind the mask's strokes */ stroke?: Stroke };
+
+export type NewMask = { on: Ground; join?: string; values?: Values };
 
 /** Some fields of a strip; values and masks are merged by their names. */
 export type StripChange = {
@@ -80,7 +125,7 @@ export type Export = {
 export type Parameter = {
     name: string;
     label: string;
-    type: 'number' | 'choice' | 'switch' | 'point' | 'light colour' | 'flat colour' | 'mask stops' | 'picture';
+    type: 'number' | 'choice' | 'switch' | 'point' | 'light colour' | 'flat colour' | 'mask stops' | 'picture' | 'path' | 'strokes' | 'corners' | 'line' | 'bearing';
     section: string;
     unit: string;
     least: number;
@@ -95,4 +140,4 @@ export type Parameter = {
 
 export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; parameters: Parameter[] };
 
-export type MaskKind = { key: string; label: string; parameters: Parameter[] };
+export type MaskKind = { key: string; label: string; grounds: string[]; parameters: Parameter[] };

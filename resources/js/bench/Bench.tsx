@@ -7,11 +7,18 @@ import { everyStrip, isLight, isShown } from '../screen/strips';
 import { useWork, work, type Step } from '../screen/store';
 import { ChoiceField, NumberField, ParameterField, Section, type Hand } from './fields';
 import { MaskBench } from './MaskBench';
+import { BaseActions, EdgeActions, PlateField } from './PlateBench';
 
-const TITLES: Record<string, string> = { plate: 'Plate', light: 'Light', placing: 'Placing', reach: 'Reach' };
+const TITLES: Record<string, string> = { plate: 'Plate', light: 'Light', placing: 'Placing', reach: 'Reach', base: 'Base', edge: 'Clean the edge', direction: 'Direction' };
+
+/** Sections that are folded until they are wanted. */
+const FOLDED = ['edge'];
+
+/** A plate's sections in the order of the work; those of other kinds come as the core names them. */
+const ORDER = ['plate', 'placing', 'direction', 'base', 'edge'];
 
 const ADVICE: Record<Step, string> = {
-    Match: 'Place the plates so that they belong together. Drop a cut-out picture on the view to add one.',
+    Match: 'Drop a picture on the view: it becomes a plate. Cut it out with Paint or Outline, find its bearing, and look at the compass.',
     Light: 'Add a light with + at the right end of the desk. Rather a bit too bright, then fade it down.',
     Shade: 'Darken what the light does not reach: a fill in multiply, with a falloff.',
     Shape: 'Choose a strip and give it a mask: a gradient decides where it stops.',
@@ -26,7 +33,7 @@ export function Bench({ scene, gestures }: { scene: Scene; gestures: Gestures })
     const step = useWork((state) => state.step);
     const strip = everyStrip(scene.strips, pending).find((other) => other.id === chosen);
     return (
-        <aside aria-label="Bench" className="w-[296px] shrink-0 overflow-y-auto border-r border-well bg-panel">
+        <aside aria-label="Bench" className="min-h-0 flex-1 overflow-y-auto">
             {strip ? (
                 <StripBench key={strip.id} scene={scene} strip={strip} gestures={gestures} />
             ) : (
@@ -43,7 +50,8 @@ export function Bench({ scene, gestures }: { scene: Scene; gestures: Gestures })
 function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
     const kind = stripKinds.find((other) => other.key === strip.kind);
     const shown = kind?.parameters.filter((parameter) => isShown(parameter, strip.values)) ?? [];
-    const sections = [...new Set(shown.map((parameter) => parameter.section))];
+    const sections = [...new Set(shown.map((parameter) => parameter.section))].sort((a, b) => ORDER.indexOf(a) - ORDER.indexOf(b));
+    const isPlate = strip.family === 'plate';
     const light = isLight(strip);
     return (
         <>
@@ -59,22 +67,29 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                 </button>
             </header>
             {sections.map((section, at) => (
-                <Section key={section} title={TITLES[section] ?? section} note={at === 0 && section !== strip.kind ? kind?.label.toLowerCase() : undefined}>
+                <Section key={section} title={TITLES[section] ?? section} open={!FOLDED.includes(section)} note={at === 0 && section !== strip.kind ? kind?.label.toLowerCase() : undefined}>
                     {at === 0 && light && <LevelField strip={strip} gestures={gestures} />}
                     {shown
                         .filter((parameter) => parameter.section === section)
-                        .map((parameter) => (
-                            <ParameterField
-                                key={parameter.name}
-                                parameter={parameter}
-                                value={strip.values[parameter.name] ?? null}
-                                shortSide={Math.min(scene.width, scene.height)}
-                                hand={valueHand(strip, parameter, gestures)}
-                            />
-                        ))}
+                        .map((parameter) =>
+                            ['corners', 'line', 'bearing'].includes(parameter.type) ? (
+                                <PlateField key={parameter.name} scene={scene} strip={strip} parameter={parameter} gestures={gestures} />
+                            ) : (
+                                <ParameterField
+                                    key={parameter.name}
+                                    parameter={parameter}
+                                    value={strip.values[parameter.name] ?? null}
+                                    shortSide={Math.min(scene.width, scene.height)}
+                                    hand={valueHand(strip, parameter, gestures)}
+                                />
+                            ),
+                        )}
+                    {isPlate && section === 'base' && <BaseActions strip={strip} gestures={gestures} />}
+                    {isPlate && section === 'edge' && <EdgeActions scene={scene} strip={strip} />}
                 </Section>
             ))}
-            <MaskBench scene={scene} strip={strip} gestures={gestures} />
+            {isPlate && <MaskBench scene={scene} strip={strip} on="plate" gestures={gestures} />}
+            <MaskBench scene={scene} strip={strip} on="scene" gestures={gestures} />
             <Mix scene={scene} strip={strip} gestures={gestures} />
         </>
     );

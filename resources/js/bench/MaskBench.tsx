@@ -1,31 +1,53 @@
 import { Contrast, Eye, EyeOff, Trash2 } from 'lucide-react';
-import type { Mask, MaskChange, Scene, Stop, Strip, Value } from '../api/types';
+import type { Ground, Mask, MaskChange, Scene, Stop, Strip, Value } from '../api/types';
+import { maskHint } from '../desk/icons';
 import { joins, maskKinds } from '../generated/catalogue';
 import { stopsOf } from '../screen/stops';
 import type { Gestures } from '../screen/gestures';
 import { isShown } from '../screen/strips';
-import { useWork, work } from '../screen/store';
+import { useWork, work, type Tool } from '../screen/store';
 import { ChoiceField, ParameterField, Section, ToggleField, type Hand } from './fields';
 import { StopsField } from './StopsField';
 
-/** The falloff of a strip: its masks, one of them open with its values. */
-export function MaskBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
+/** Kinds that come about by a tool on the view. */
+const DRAWN = ['outline', 'strokes', 'painted cut', 'colour area'];
+
+const DRAWN_BY: { tool: Tool; label: string; hint: string; grounds: Ground[] }[] = [
+    { tool: 'outline', label: 'Outline', hint: 'Click for corners, drag for curves (O)', grounds: ['scene', 'plate'] },
+    { tool: 'paint', label: 'Paint', hint: 'Paint strokes on the view (P)', grounds: ['scene', 'plate'] },
+    { tool: 'pick', label: 'Colour area', hint: 'Click an area of the same colour (I)', grounds: ['plate'] },
+];
+
+/** The masks of a strip on one ground, one of them open with its values: those on its plate cut it out, those in the scene are its falloff. */
+export function MaskBench({ scene, strip, on, gestures }: { scene: Scene; strip: Strip; on: Ground; gestures: Gestures }) {
+    const masks = strip.masks.filter((mask) => mask.on === on);
+    const kinds = maskKinds.filter((kind) => kind.grounds.includes(on) && !DRAWN.includes(kind.key));
     const chosen = useWork((state) => state.mask);
     function add(kind: string) {
         const camera = useWork.getState().camera;
         const centre = camera?.centre ?? [scene.width / 2, scene.height / 2];
         void gestures.addMask(strip.id, kind, [centre[0], centre[1]], Math.min(scene.width, scene.height, camera ? 500 / camera.zoom : Infinity));
     }
+    function begin(tool: Tool) {
+        work.choose(strip.id);
+        useWork.setState({ tool });
+        work.brush({ followsEdges: on === 'plate' });
+    }
     return (
-        <Section title="Falloff" note={strip.masks.length === 0 ? 'everywhere' : undefined}>
-            {strip.masks.map((mask, at) => (
+        <Section title={on === 'plate' ? 'Cut-out' : 'Falloff'} note={masks.length === 0 ? (on === 'plate' ? 'the whole picture' : 'everywhere') : undefined}>
+            {masks.map((mask, at) => (
                 <MaskItem key={mask.id} scene={scene} strip={strip} mask={mask} isFirst={at === 0} isOpen={mask.id === chosen} gestures={gestures} />
             ))}
-            <div className="flex items-center gap-1.5 pt-0.5">
-                <span className="w-[100px] text-quiet">Add a mask</span>
-                {maskKinds.map((kind) => (
+            <div className="flex flex-wrap items-center gap-1.5 pt-0.5">
+                {on === 'scene' && <span className="w-[100px] text-quiet">Add a mask</span>}
+                {kinds.map((kind) => (
                     <button key={kind.key} className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={() => add(kind.key)}>
                         {kind.label}
+                    </button>
+                ))}
+                {DRAWN_BY.filter(({ grounds }) => grounds.includes(on)).map(({ tool, label, hint }) => (
+                    <button key={tool} title={hint} className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={() => begin(tool)}>
+                        {label}
                     </button>
                 ))}
             </div>
@@ -54,7 +76,7 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
                     aria-expanded={isOpen}
                     onClick={() => work.choose(strip.id, isOpen ? null : mask.id)}
                 >
-                    <span className={`h-4 w-7 rounded-sm border border-line ${mask.off ? 'opacity-40' : ''}`} style={{ background: mask.kind === 'radial' ? 'radial-gradient(#eee, #222)' : 'linear-gradient(90deg, #eee, #222)' }} />
+                    <span className={`h-4 w-7 rounded-sm border border-line ${mask.off ? 'opacity-40' : ''}`} style={{ background: maskHint(mask.kind) }} />
                     <span>{kind?.label ?? mask.kind}</span>
                     <span className="text-quiet">
                         {isFirst && mask.join !== 'take away' ? '' : mask.join}
@@ -85,8 +107,10 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
                     <Trash2 size={14} />
                 </button>
             </div>
+            {mask.problem && !mask.off && <p className="pb-1 text-[12px] text-alarm">{mask.problem}</p>}
             {isOpen && (
                 <div className="mt-1 flex flex-col gap-1">
+                    {Array.isArray(mask.values.strokes) && <p className="text-quiet">{mask.values.strokes.length === 1 ? '1 stroke' : `${mask.values.strokes.length} strokes`}; go on with Paint.</p>}
                     <ChoiceField label="Joins by" value={mask.join} choices={joins.map((join) => ({ value: join, label: join }))} onSet={(join) => change({ join }, 'Join of the mask')} />
                     <ToggleField label="Inverted" value={mask.inverted} onSet={(inverted) => change({ inverted }, 'Invert the mask')} />
                     {kind?.parameters

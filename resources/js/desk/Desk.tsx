@@ -11,6 +11,8 @@ import { useContributions } from './useContributions';
 export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
     const pending = useWork((state) => state.pending);
     const strips = everyStrip(scene.strips, pending);
+    const noticed = useWork((state) => state.noticed);
+    const concerned = (noticed.readings ?? scene.readings).flatMap((reading) => reading.strips);
     const pictures = useContributions(scene);
     const list = useRef<HTMLDivElement>(null);
     const { carried, slot, ...carrying } = useCarry(list, (strip, places) => void gestures.move(strip, places));
@@ -39,7 +41,7 @@ export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
                         {slot === at && <span className="absolute inset-y-1 -left-[5px] w-[3px] rounded-full bg-ink" />}
                         {lineOf(strip, strips) && <span className="absolute inset-x-0 top-0 h-[3px] rounded-full" style={{ background: lineOf(strip, strips) }} />}
                         <div className={strip.confinedTo ? 'mt-2.5' : ''}>
-                            <StripCard strip={strip} picture={pictures.get(strip.id)} gestures={gestures} onStep={step} />
+                            <StripCard strip={strip} picture={pictures.get(strip.id)} gestures={gestures} noticed={concerned.includes(strip.id)} onStep={step} />
                         </div>
                         {slot === strips.length && at === strips.length - 1 && <span className="absolute inset-y-1 -right-[5px] w-[3px] rounded-full bg-ink" />}
                     </div>

@@ -7,19 +7,22 @@ import type { Gestures } from '../screen/gestures';
 import { colourOf, isLight } from '../screen/strips';
 import { useWork, work } from '../screen/store';
 import { Fader, faded, percentScale, stopsScale } from './Fader';
-import { accents, FamilyIcon } from './icons';
+import { accents, FamilyIcon, maskHint } from './icons';
 
 type Props = {
     strip: Strip;
     picture: ImageData | undefined;
     gestures: Gestures;
+    /** Whether a reading concerns it. */
+    noticed: boolean;
     /** Moves the choice or the strip itself along the desk. */
     onStep: (strip: string, places: number, carries: boolean) => void;
 };
 
 /** A strip on the desk: its contribution beside its fader, what it is called, solo and mute, and how it is mixed. */
-export const StripCard = memo(function StripCard({ strip, picture, gestures, onStep }: Props) {
+export const StripCard = memo(function StripCard({ strip, picture, gestures, noticed, onStep }: Props) {
     const isChosen = useWork((state) => state.chosen === strip.id);
+    const isAlso = useWork((state) => state.also.includes(strip.id));
     const isSolo = useWork((state) => state.solo.includes(strip.id));
     const [renaming, setRenaming] = useState(false);
     const card = useRef<HTMLDivElement>(null);
@@ -62,13 +65,22 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, onS
             aria-current={isChosen}
             aria-label={`${strip.name}, ${strip.mode}, ${figure(value, scale.fine, light)} ${scale.unit}${strip.muted ? ', muted' : ''}`}
             data-strip={strip.id}
-            className={`flex h-[184px] w-[112px] shrink-0 flex-col rounded-md border px-2 pt-1.5 pb-2 ${isChosen ? 'border-ink bg-raised' : 'border-transparent bg-panel'} ${strip.muted ? 'opacity-60' : ''}`}
+            className={`flex h-[184px] w-[112px] shrink-0 flex-col rounded-md border px-2 pt-1.5 pb-2 ${isChosen ? 'border-ink bg-raised' : isAlso ? 'border-quiet border-dashed bg-raised' : 'border-transparent bg-panel'} ${strip.muted ? 'opacity-60' : ''}`}
             style={{ boxShadow: `inset 0 -3px 0 ${accent}` }}
-            onPointerDown={() => work.choose(strip.id)}
-            onFocus={() => !isChosen && work.choose(strip.id)}
+            onPointerDown={(event) => {
+                if (event.shiftKey && !isChosen) {
+                    // another one beside the chosen one; it keeps the focus where it is
+                    event.preventDefault();
+                    work.toggleAlso(strip.id);
+                } else {
+                    work.choose(strip.id);
+                }
+            }}
+            onFocus={() => !isChosen && !isAlso && work.choose(strip.id)}
             onKeyDown={onKeyDown}
         >
-            <div className="flex h-5 items-center">
+            <div className="flex h-5 items-center gap-1">
+                {noticed && <span className="h-2 w-2 shrink-0 rounded-full bg-alarm" role="img" aria-label="A reading concerns this strip" />}
                 {renaming ? (
                     <NameField
                         name={strip.name}
@@ -123,10 +135,6 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, onS
         </div>
     );
 });
-
-function maskHint(kind: string): string {
-    return kind === 'radial' ? 'radial-gradient(#eee, #222)' : 'linear-gradient(90deg, #222, #eee)';
-}
 
 function Switch({ label, short, on, onPress }: { label: string; short: string; on: boolean; onPress: () => void }) {
     return (

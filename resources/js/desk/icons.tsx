@@ -1,9 +1,9 @@
-import { Cone, Droplet, Folder, Image } from 'lucide-react';
+import { Cone, Droplet, Folder, Image, Moon } from 'lucide-react';
 import type { Family } from '../api/types';
 
 /** The kind of a strip is told by shape as well as by colour. */
 export function FamilyIcon({ family, size = 13 }: { family: Family | string; size?: number }) {
-    const Icon = { plate: Image, light: Cone, flat: Droplet, group: Folder }[family] ?? Image;
+    const Icon = { plate: Image, light: Cone, flat: Droplet, grade: Moon, group: Folder }[family] ?? Image;
     return <Icon size={size} aria-hidden />;
 }
 
@@ -11,5 +11,11 @@ export const accents: Record<string, string> = {
     plate: 'var(--color-air)',
     light: 'var(--color-warm)',
     flat: 'var(--color-cool)',
+    grade: 'var(--color-cool)',
     group: 'var(--color-line)',
 };
+
+/** The look of a kind of mask, in little. */
+export function maskHint(kind: string): string {
+    return { linear: 'linear-gradient(90deg, #222, #eee)', radial: 'radial-gradient(#eee, #222)', strokes: 'linear-gradient(135deg, #222 38%, #eee 38%, #eee 62%, #222 62%)' }[kind] ?? 'radial-gradient(#eee 45%, #222 52%)';
+}

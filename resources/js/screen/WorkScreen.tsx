@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { api } from '../api/client';
 import type { Scene } from '../api/types';
 import { Bench } from '../bench/Bench';
+import { Compass } from '../compass/Compass';
 import { Desk } from '../desk/Desk';
 import { ExportSheet } from '../export/ExportSheet';
 import { Notices } from '../ui/notices';
@@ -13,7 +14,8 @@ import { Course } from './Course';
 import { useGestures, type Gestures } from './gestures';
 import { KeysSheet } from './KeysSheet';
 import { useKeys } from './keys';
-import { useWork, work, type Tool } from './store';
+import { ToolRow } from './ToolRow';
+import { useWork, work } from './store';
 
 /** The work screen: the course and the bench at the left, the view, the desk below. */
 export function WorkScreen({ sceneId }: { sceneId: string }) {
@@ -62,10 +64,13 @@ function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
             <TopBar scene={scene} gestures={gestures} />
             <div className="flex min-h-0 flex-1">
                 <Course />
-                <Bench scene={scene} gestures={gestures} />
+                <div className="flex w-[296px] shrink-0 flex-col border-r border-well bg-panel">
+                    <Compass scene={scene} gestures={gestures} />
+                    <Bench scene={scene} gestures={gestures} />
+                </div>
                 <View scene={scene} gestures={gestures} />
             </div>
-            <ToolRow scene={scene} />
+            <ToolRow scene={scene} gestures={gestures} />
             <Desk scene={scene} gestures={gestures} />
             <ExportSheet scene={scene} />
             <KeysSheet />
@@ -148,46 +153,5 @@ function IconButton({ label, disabled = false, onPress, children }: { label: str
         <button aria-label={label} title={label} disabled={disabled} className="rounded-sm p-1.5 text-quiet hover:text-ink disabled:opacity-35" onClick={onPress}>
             {children}
         </button>
-    );
-}
-
-const TOOLS: { tool: Tool; label: string; hint: string }[] = [
-    { tool: 'move', label: 'Move', hint: 'Drag the handles of the chosen strip. Arrow keys nudge it.' },
-    { tool: 'pan', label: 'Pan', hint: 'Drag the picture. The wheel zooms at the pointer.' },
-];
-
-function ToolRow({ scene }: { scene: Scene }) {
-    const tool = useWork((state) => state.tool);
-    const camera = useWork((state) => state.camera);
-    return (
-        <div className="flex h-8 shrink-0 items-center gap-1 bg-panel px-3">
-            <div role="radiogroup" aria-label="What the pointer does" className="flex gap-1">
-                {TOOLS.map((entry) => (
-                    <button
-                        key={entry.tool}
-                        role="radio"
-                        aria-checked={tool === entry.tool}
-                        className={`h-6 rounded-md px-3 ${tool === entry.tool ? 'bg-ink font-semibold text-well' : 'text-quiet hover:text-ink'}`}
-                        onClick={() => useWork.setState({ tool: entry.tool })}
-                    >
-                        {entry.label}
-                    </button>
-                ))}
-            </div>
-            <span className="ml-3 text-quiet">{TOOLS.find((entry) => entry.tool === tool)?.hint}</span>
-            <div className="ml-auto flex items-center gap-2">
-                {camera && <span className="font-mono text-[12px] text-quiet">{Math.round(camera.zoom * 100)} %</span>}
-                <button className="rounded-md px-2 text-quiet hover:text-ink" title="Show the whole scene (F)" onClick={() => useWork.setState({ camera: null })}>
-                    Whole
-                </button>
-                <button
-                    className="rounded-md px-2 text-quiet hover:text-ink"
-                    title="A scene pixel on each pixel of the screen"
-                    onClick={() => useWork.setState(({ camera: now }) => ({ camera: { centre: now?.centre ?? [scene.width / 2, scene.height / 2], zoom: 1 / (window.devicePixelRatio || 1) } }))}
-                >
-                    1:1
-                </button>
-            </div>
-        </div>
     );
 }

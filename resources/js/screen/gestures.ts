@@ -1,7 +1,7 @@
 import { notifyManager, QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { api, Refused } from '../api/client';
-import type { Scene, Strip, StripChange } from '../api/types';
+import type { NewMask, Scene, Strip, StripChange } from '../api/types';
 import { sayError } from '../ui/notices';
 import { everyStrip } from './strips';
 import { useWork, work } from './store';
@@ -40,6 +40,20 @@ export class Gestures {
                     work.drop(strip);
                 }
             });
+        });
+    }
+
+    /** Writes the pending changes of several strips as one gesture. */
+    commitSeveral(strips: string[], label: string): Promise<void> {
+        const { pending } = useWork.getState();
+        const written = Object.fromEntries(strips.flatMap((strip) => (pending[strip] ? [[strip, pending[strip]]] : [])));
+        work.rest();
+        if (Object.keys(written).length === 0) {
+            return Promise.resolve();
+        }
+        const revisions = () => Object.fromEntries(Object.keys(written).map((strip) => [strip, this.revision(strip)]));
+        return this.write(() => api.changeStrips(this.sceneId, revisions(), written, label)).finally(() => {
+            notifyManager.schedule(() => Object.keys(written).forEach((strip) => useWork.getState().pending[strip] === written[strip] && work.drop(strip)));
         });
     }
 
@@ -90,8 +104,8 @@ export class Gestures {
         await this.write(() => api.order(this.sceneId, order));
     }
 
-    async addMask(strip: string, kind: string, centre: [number, number], span: number): Promise<void> {
-        await this.write(() => api.addMask(this.sceneId, strip, { kind, centre, span }));
+    async addMask(strip: string, kind: string, centre: [number, number], span: number, more: Partial<NewMask> = {}): Promise<void> {
+        await this.write(() => api.addMask(this.sceneId, strip, { kind, centre, span, ...more }));
         const masks = this.strips().find((other) => other.id === strip)?.masks;
         work.choose(strip, masks?.[masks.length - 1]?.id ?? null);
     }
@@ -99,6 +113,26 @@ export class Gestures {
     async removeMask(strip: string, mask: string): Promise<void> {
         await this.write(() => api.removeMask(this.sceneId, strip, mask, this.revision(strip)));
         work.choose(strip);
+    }
+
+    estimateBearing(strip: string): Promise<void> {
+        return this.write(() => api.estimateBearing(this.sceneId, strip));
+    }
+
+    trio(strip: string): Promise<void> {
+        return this.write(() => api.trio(this.sceneId, strip));
+    }
+
+    average(strip: string): Promise<void> {
+        return this.add(() => api.average(this.sceneId, strip));
+    }
+
+    align(strip: string): Promise<void> {
+        return this.write(() => api.align(this.sceneId, strip));
+    }
+
+    mend(reading: string, mend: string): Promise<void> {
+        return this.write(() => api.mend(this.sceneId, reading, mend));
     }
 
     rename(title: string): Promise<void> {

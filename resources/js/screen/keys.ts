@@ -6,11 +6,15 @@ import { course, useWork, work } from './store';
 
 export const keyList: [string, string][] = [
     ['1 – 6', 'Step of the course'],
-    ['E', 'Move'],
+    ['E, P, O, I', 'Move, paint, outline, pick'],
+    ['- and =', 'Brush smaller, larger; with shift harder, softer'],
+    ['R', 'Reveal or hide; alt swaps for one stroke'],
+    ['Enter, Backspace, Escape while outlining', 'Close, take a point back, give up'],
     ['Space, dragging over the view', 'Pan'],
     ['F', 'Show the whole scene'],
     ['S, M', 'Solo, mute the chosen strip'],
     ['Left, right on the desk', 'Choose a strip'],
+    ['Shift with a click on the desk', 'Choose another plate too: they move together'],
     ['Alt with left, right', 'Carry the strip along the desk'],
     ['Up, down on the desk', 'Fade; with shift finer'],
     ['Enter on the desk', 'Rename'],
@@ -23,6 +27,20 @@ export const keyList: [string, string][] = [
     ['Escape', 'Take back what is being dragged'],
     ['?', 'This sheet'],
 ];
+
+const TOOL_OF = { e: 'move', p: 'paint', o: 'outline', i: 'pick' } as const;
+
+const SIZE_STEP = 1.2;
+
+/** Smaller and larger; the same keys with shift make the brush harder and softer. */
+function size(key: string): void {
+    const { brush } = useWork.getState();
+    if (key === '_' || key === '+') {
+        work.brush({ hardness: Math.min(100, Math.max(0, brush.hardness + (key === '_' ? 10 : -10))) });
+    } else {
+        work.brush({ size: Math.round(Math.min(4000, Math.max(1, brush.size * (key === '=' ? SIZE_STEP : 1 / SIZE_STEP)))) });
+    }
+}
 
 const HELD = { b: 'before', k: 'clean' } as const;
 
@@ -79,8 +97,22 @@ function press(key: string, scene: Scene, gestures: Gestures): boolean {
     }
     switch (key.toLowerCase()) {
         case 'e':
-            useWork.setState({ tool: 'move' });
+        case 'p':
+        case 'o':
+        case 'i':
+            useWork.setState({ tool: TOOL_OF[key.toLowerCase() as keyof typeof TOOL_OF], drawing: null });
             return true;
+        case '-':
+        case '_':
+        case '=':
+        case '+':
+            size(key);
+            return true;
+        case 'r': {
+            const { brush } = useWork.getState();
+            work.brush({ reveals: !brush.reveals });
+            return true;
+        }
         case 'f':
             useWork.setState({ camera: null });
             return true;

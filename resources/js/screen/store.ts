@@ -1,8 +1,17 @@
 import { create } from 'zustand';
-import type { Changes, Outlines, Point, StripChange } from '../api/types';
+import type { Changes, Noticed, Outlines, Point, StripChange, Stroke } from '../api/types';
 import { joined } from './strips';
 
-export type Tool = 'move' | 'pan';
+export type Tool = 'move' | 'paint' | 'outline' | 'pick' | 'pan';
+
+/** What the brush does; its size is scene pixels. */
+export type BrushSettings = { size: number; hardness: number; opacity: number; flow: number; reveals: boolean; pressure: string; simulated: boolean; followsEdges: boolean };
+
+/** What a click picks: tolerance in percent, the patch's width in picture pixels. */
+export type PickSettings = { tolerance: number; reach: 'touching' | 'everywhere'; patch: number };
+
+/** A line that is to be drawn on the chosen plate. */
+export type Drawing = 'horizon' | 'shadow line' | null;
 
 export const course = ['Match', 'Light', 'Shade', 'Shape', 'Air', 'Finish'] as const;
 
@@ -15,7 +24,26 @@ type Work = {
     chosen: string | null;
     /** The mask whose handles are shown, instead of the strip's own. */
     mask: string | null;
+    /** Other chosen plates, which move with the chosen one. */
+    also: string[];
     tool: Tool;
+    brush: BrushSettings;
+    pick: PickSettings;
+    /** Whether the next outline or pick takes away. */
+    takesAway: boolean;
+    drawing: Drawing;
+    /** The plate that a lit sphere is being turned over. */
+    sphere: string | null;
+    /** Whether corners are dragged in perspective. */
+    fitting: boolean;
+    /** The plate whose cut-out is judged under a tint. */
+    tint: string | null;
+    /** Strokes whose result is not seen yet, in scene pixels. */
+    trail: Stroke[];
+    /** What the core noticed in the last draft. */
+    noticed: Partial<Noticed>;
+    readingsOpen: boolean;
+    compassOpen: boolean;
     step: Step;
     camera: Camera;
     /** What the hand is changing right now, by strip: shown as drafts, written when it lets go. */
@@ -40,7 +68,19 @@ type Work = {
 const fresh: Work = {
     chosen: null,
     mask: null,
+    also: [],
     tool: 'move',
+    brush: { size: 60, hardness: 0, opacity: 100, flow: 100, reveals: true, pressure: 'nothing', simulated: false, followsEdges: true },
+    pick: { tolerance: 12, reach: 'touching', patch: 7 },
+    takesAway: false,
+    drawing: null,
+    sphere: null,
+    fitting: false,
+    tint: null,
+    trail: [],
+    noticed: {},
+    readingsOpen: false,
+    compassOpen: true,
     step: 'Light',
     camera: null,
     pending: {},
@@ -60,7 +100,16 @@ export const useWork = create<Work>(() => fresh);
 
 export const work = {
     reset: () => useWork.setState(fresh),
-    choose: (strip: string | null, mask: string | null = null) => useWork.setState(({ maskAlone }) => ({ chosen: strip, mask, maskAlone: maskAlone === mask ? maskAlone : null })),
+    choose: (strip: string | null, mask: string | null = null) =>
+        useWork.setState(({ maskAlone, tint, chosen, also, fitting, sphere, drawing }) => ({
+            chosen: strip,
+            mask,
+            maskAlone: maskAlone === mask ? maskAlone : null,
+            ...(strip === chosen ? { also, tint, fitting, sphere, drawing } : { also: [], tint: null, fitting: false, sphere: null, drawing: null }),
+        })),
+    /** Adds a strip to the chosen ones, or takes it out of them. */
+    toggleAlso: (strip: string) => useWork.setState(({ also }) => ({ also: also.includes(strip) ? also.filter((other) => other !== strip) : [...also, strip] })),
+    brush: (change: Partial<BrushSettings>) => useWork.setState(({ brush }) => ({ brush: { ...brush, ...change } })),
     /** Shows a change without writing it. */
     live: (strip: string, change: StripChange, at: number = performance.now()) =>
         useWork.setState(({ pending }) => ({ pending: { ...pending, [strip]: joined(pending[strip], change) }, moving: true, movedAt: at })),
@@ -73,7 +122,7 @@ export const work = {
             const lines = { ...outlines };
             delete rest[strip];
             delete lines[strip];
-            return { pending: rest, outlines: lines, moving: false };
+            return { pending: rest, outlines: lines, moving: false, noticed: {} };
         }),
     toggleSolo: (strip: string) =>
         useWork.setState(({ solo }) => ({ solo: solo.includes(strip) ? solo.filter((other) => other !== strip) : [...solo, strip] })),

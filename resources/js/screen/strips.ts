@@ -1,4 +1,4 @@
-import type { Changes, Mask, Parameter, Point, Strip, StripChange, Values } from '../api/types';
+import type { Changes, Mask, Parameter, Point, Strip, StripChange, Stroke, Values } from '../api/types';
 
 /** A strip with changes that are not written down yet; merged as the server merges them. */
 export function changed(strip: Strip, change: StripChange | undefined): Strip {
@@ -13,7 +13,12 @@ export function changed(strip: Strip, change: StripChange | undefined): Strip {
         values: { ...strip.values, ...values },
         masks: strip.masks.map((mask): Mask => {
             const part = masks?.[mask.id];
-            return part ? { ...mask, ...part, values: { ...mask.values, ...part.values } } : mask;
+            if (!part) {
+                return mask;
+            }
+            const { stroke, values, ...plainPart } = part;
+            const strokes: Values = stroke ? { strokes: [...(Array.isArray(mask.values.strokes) ? (mask.values.strokes as Stroke[]) : []), stroke] } : {};
+            return { ...mask, ...plainPart, values: { ...mask.values, ...values, ...strokes } };
         }),
     };
 }
@@ -46,7 +51,7 @@ export function isLight(strip: Strip): boolean {
 
 export function colourOf(strip: Strip): { swatch: string } | { kelvin: number } | null {
     const colour = strip.values.colour;
-    return colour && typeof colour === 'object' && !Array.isArray(colour) ? colour : typeof colour === 'string' ? { swatch: colour } : null;
+    return colour && typeof colour === 'object' && !Array.isArray(colour) && !('by' in colour) ? colour : typeof colour === 'string' ? { swatch: colour } : null;
 }
 
 export function pointOf(values: Values, name: string): Point {

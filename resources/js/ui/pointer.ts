@@ -3,8 +3,10 @@
  *
  * @returns a function that stops following
  */
-export function follow(element: Element, pointer: number, hand: { move: (event: PointerEvent) => void; end: () => void; cancel?: () => void }): () => void {
-    element.setPointerCapture(pointer);
+export function follow(element: Element, pointer: number | null, hand: { move: (event: PointerEvent) => void; end: () => void; cancel?: () => void }): () => void {
+    if (pointer !== null) {
+        element.setPointerCapture(pointer);
+    }
     const move = (event: Event) => hand.move(event as PointerEvent);
     const end = () => {
         stop();

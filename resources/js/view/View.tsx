@@ -7,6 +7,7 @@ import { everyStrip, pointOf } from '../screen/strips';
 import { useWork } from '../screen/store';
 import { lensOf, panned, restScale, toScene, windowOf, zoomedAt, type Size } from './camera';
 import { Handles } from './handles/Handles';
+import { ToolLayer } from './tools/ToolLayer';
 import { PictureLoop, type Shown } from './pictureLoop';
 
 /** The wheel has stopped when nothing came for this long. */
@@ -20,6 +21,7 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     const camera = useWork((state) => state.camera);
     const tool = useWork((state) => state.tool);
     const clean = useWork((state) => state.clean);
+    const drawing = useWork((state) => state.drawing);
     const [spaceHeld, setSpaceHeld] = useState(false);
     const [over, setOver] = useState(false);
     const lens = useMemo(() => lensOf(camera, scene, view), [camera, scene, view]);
@@ -115,7 +117,8 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             onDrop={onDrop}
         >
             <canvas ref={canvas} className="absolute inset-0 h-full w-full" data-testid="picture" />
-            {!clean && <Handles scene={scene} lens={lens} view={view} gestures={gestures} passive={pans} />}
+            {!clean && (tool === 'move' || tool === 'pan') && drawing === null && <Handles scene={scene} lens={lens} view={view} gestures={gestures} passive={pans} />}
+            {!clean && !pans && <ToolLayer scene={scene} lens={lens} view={view} gestures={gestures} />}
             {problem && (
                 <div role="alert" className="absolute inset-x-0 top-4 mx-auto flex w-fit max-w-[80%] items-center gap-3 rounded-md border border-line bg-well px-4 py-2">
                     <span className="text-alarm">{problem}</span>
@@ -157,6 +160,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
     const solo = useWork((state) => state.solo);
     const before = useWork((state) => state.before);
     const mask = useWork((state) => state.maskAlone);
+    const tint = useWork((state) => state.tint);
     const loop = useRef<PictureLoop | null>(null);
     /** What the last picture at rest was asked of, whether it has come, and the newest revision that looks like it. */
     const asked = useRef<string | null>(null);
@@ -171,9 +175,10 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
                 setShown(next);
                 if (!next.draft) {
                     hasCome.current = true;
-                    useWork.setState({ shownRevision: revision.current });
+                    useWork.setState({ shownRevision: revision.current, trail: [] });
                 } else {
-                    useWork.setState(({ outlines }) => ({ outlines: { ...outlines, ...next.head.outlines } }));
+                    const { compass, readings } = next.head;
+                    useWork.setState(({ outlines }) => ({ outlines: { ...outlines, ...next.head.outlines }, ...(compass && readings ? { noticed: { compass, readings } } : {}) }));
                 }
             },
             (error) => {
@@ -191,7 +196,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
         }
         const scale = restScale(lens, window, globalThis.devicePixelRatio || 1);
         // writing a change down does not change the picture
-        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0 })), scene.white, window, scale, solo, before, mask, attempt]);
+        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0 })), scene.white, window, scale, solo, before, mask, tint, attempt]);
         if (content !== null && content === asked.current) {
             revision.current = scene.revision;
             if (hasCome.current) {
@@ -211,10 +216,11 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
             solo,
             before,
             mask,
+            tint,
             moving,
             since: moving ? useWork.getState().movedAt : performance.now(),
         });
-    }, [scene, lens, window, view, pending, moving, solo, before, mask, attempt]);
+    }, [scene, lens, window, view, pending, moving, solo, before, mask, tint, attempt]);
 
     return { shown, problem, again: useCallback(() => setAttempt((count) => count + 1), []) };
 }

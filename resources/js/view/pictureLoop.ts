@@ -3,7 +3,7 @@ import { api, type Looked, type PictureHead } from '../api/client';
 export type Rect = { x: number; y: number; width: number; height: number };
 
 /** What the view wants to see. */
-export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before' | 'mask'> & {
+export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before' | 'mask' | 'tint'> & {
     window: Rect;
     /** Picture pixels to a scene pixel at rest, and the most while something moves. */
     scale: number;
@@ -91,6 +91,7 @@ export class PictureLoop {
                 solo: wanted.solo,
                 before: wanted.before,
                 mask: wanted.mask,
+                tint: wanted.tint,
             });
             if (reply && number > this.shown && !this.stopped) {
                 this.shown = number;

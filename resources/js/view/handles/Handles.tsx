@@ -5,6 +5,8 @@ import { everyStrip } from '../../screen/strips';
 import { useWork } from '../../screen/store';
 import type { Lens, Size } from '../camera';
 import { LinearHandles } from './LinearHandles';
+import { ColourAreaHandles } from './ColourAreaHandles';
+import { OutlineHandles } from './OutlineHandles';
 import { PlateHandles } from './PlateHandles';
 import { RadialHandles } from './RadialHandles';
 import { SpotHandles } from './SpotHandles';
@@ -13,7 +15,7 @@ import type { MaskHandleProps, StripHandleProps } from './types';
 /** The handles of each kind of strip and of mask; a kind without any needs no line. */
 const ofStrips: Record<string, (props: StripHandleProps) => ReactNode> = { spot: SpotHandles, plate: PlateHandles };
 
-const ofMasks: Record<string, (props: MaskHandleProps) => ReactNode> = { linear: LinearHandles, radial: RadialHandles };
+const ofMasks: Record<string, (props: MaskHandleProps) => ReactNode> = { linear: LinearHandles, radial: RadialHandles, outline: OutlineHandles, 'colour area': ColourAreaHandles };
 
 export function Handles(props: { scene: Scene; lens: Lens; view: Size; gestures: Gestures; passive: boolean }) {
     const chosen = useWork((state) => state.chosen);

@@ -1,12 +1,23 @@
-import type { Point, StripChange, Values } from '../../api/types';
-import { clamp, numberOf, pointOf } from '../../screen/strips';
+import { useState } from 'react';
+import type { Changes, FoundBearing, Point, StripChange, Values } from '../../api/types';
+import { clamp, everyStrip, numberOf, pointOf } from '../../screen/strips';
+import { useWork } from '../../screen/store';
 import { toView } from '../camera';
-import { startDrag, type Held } from './drag';
+import { startDrag, startDragOf, type Held } from './drag';
+import { Grip, Line, Tag } from './parts';
+import { snapped, type Guides } from './snap';
 import type { StripHandleProps } from './types';
-import { Grip, Line } from './parts';
 
-/** Corners scale about the pivot, the outer handle turns about it, inside the frame the plate moves. */
-export function PlateHandles({ scene, strip, lens, gestures }: StripHandleProps) {
+/**
+ * Corners scale about the pivot, or stretch in perspective one by one; the outer handle turns about the pivot; inside the
+ * frame the plate moves, with the other chosen plates, and snaps to the scene's edges and middle unless alt is held.
+ */
+export function PlateHandles(props: StripHandleProps) {
+    const { scene, strip, lens, gestures } = props;
+    const fitting = useWork((state) => state.fitting);
+    const also = useWork((state) => state.also);
+    const step = useWork((state) => state.step);
+    const [guides, setGuides] = useState<Guides>({ x: null, y: null });
     const picture = scene.pictures[String(strip.values.picture)];
     if (!picture) {
         return null;
@@ -25,13 +36,15 @@ export function PlateHandles({ scene, strip, lens, gestures }: StripHandleProps)
         return [pivot[0] + ((Math.cos(turn) * dx - Math.sin(turn) * dy) / scale) * flip, pivot[1] + (Math.sin(turn) * dx + Math.cos(turn) * dy) / scale];
     };
     const { width, height } = picture;
-    const corners: Point[] = [
+    const own: Point[] = [
         [0, 0],
         [width, 0],
         [width, height],
         [0, height],
-    ].map(([x, y]) => toScene([x ?? 0, y ?? 0]));
-    const top = toScene([width / 2, 0]);
+    ];
+    const fit = Array.isArray(strip.values.fit) ? (strip.values.fit as Point[]) : null;
+    const corners = (fit ?? own).map(toScene);
+    const top: Point = [((corners[0]?.[0] ?? 0) + (corners[1]?.[0] ?? 0)) / 2, ((corners[0]?.[1] ?? 0) + (corners[1]?.[1] ?? 0)) / 2];
     const out = 30 / lens.zoom;
     const turner: Point = [top[0] - Math.sin(turn) * out, top[1] - Math.cos(turn) * out];
     const distance = (point: Point) => Math.max(1e-6, Math.hypot(point[0] - place[0], point[1] - place[1]));
@@ -39,25 +52,43 @@ export function PlateHandles({ scene, strip, lens, gestures }: StripHandleProps)
     const drag = (label: string, values: (at: Point, from: Point, held: Held) => Values) => (event: React.PointerEvent<Element>) =>
         startDrag(event, lens, strip.id, gestures, label, (at, from, held): StripChange => ({ values: values(at, from, held) }));
 
+    const together = everyStrip(scene.strips).filter((other) => other.family === 'plate' && (other.id === strip.id || also.includes(other.id)));
+    const onMove = (event: React.PointerEvent<Element>) =>
+        startDragOf(
+            event,
+            lens,
+            together.map((other) => other.id),
+            gestures,
+            together.length > 1 ? 'Move the plates' : 'Move the plate',
+            (at, from, held): Changes => {
+                const free: Point = [Math.round(at[0] - from[0]), Math.round(at[1] - from[1])];
+                const { by, guides: next } = held.alt ? { by: free, guides: { x: null, y: null } } : snapped(corners, free, scene, lens);
+                setGuides(next);
+                return Object.fromEntries(together.map((other) => [other.id, { values: { place: [pointOf(other.values, 'place')[0] + by[0], pointOf(other.values, 'place')[1] + by[1]] } }]));
+            },
+            () => setGuides({ x: null, y: null }),
+        );
+    const bends = fitting || fit !== null;
+
     return (
         <>
-            <polygon
-                points={corners.map((corner) => toView(lens, corner).join(',')).join(' ')}
-                fill="transparent"
-                style={{ cursor: 'move' }}
-                data-handle="Plate"
-                onPointerDown={drag('Move the plate', (at, from) => ({ place: [place[0] + Math.round(at[0] - from[0]), place[1] + Math.round(at[1] - from[1])] }))}
-            />
+            <polygon points={corners.map((corner) => toView(lens, corner).join(',')).join(' ')} fill="transparent" style={{ cursor: 'move' }} data-handle="Plate" onPointerDown={onMove} />
             <Line lens={lens} points={[...corners, corners[0] ?? [0, 0]]} />
             <Line lens={lens} points={[top, turner]} dashed />
+            {guides.x !== null && <Line lens={lens} points={[[guides.x, 0], [guides.x, scene.height]]} colour="#93a5e6" />}
+            {guides.y !== null && <Line lens={lens} points={[[0, guides.y], [scene.width, guides.y]]} colour="#93a5e6" />}
             {corners.map((corner, index) => (
                 <Grip
                     key={index}
                     lens={lens}
                     at={corner}
                     label={`Corner ${index + 1}`}
-                    shape="square"
-                    onGrab={drag('Scale the plate', (at, from) => ({ scale: clamp(Math.round(((scale * distance(at)) / distance(from)) * 10000) / 10000, 0.005, 64) }))}
+                    shape={bends ? 'diamond' : 'square'}
+                    onGrab={
+                        bends
+                            ? drag('Fit a corner', (at) => ({ fit: (fit ?? own).map((other, k): Point => (k === index ? roundPoint(toPicture(at)) : other)) }))
+                            : drag('Scale the plate', (at, from) => ({ scale: clamp(Math.round(((scale * distance(at)) / distance(from)) * 10000) / 10000, 0.005, 64) }))
+                    }
                 />
             ))}
             <Grip
@@ -65,13 +96,61 @@ export function PlateHandles({ scene, strip, lens, gestures }: StripHandleProps)
                 at={turner}
                 label="Turn"
                 onGrab={drag('Turn the plate', (at, from, held) => {
-                    const step = held.shift ? 15 : 0.1;
-                    return { turn: wrap(Math.round((numberOf(strip.values, 'turn') + angle(at) - angle(from)) / step) * step) };
+                    const by = held.shift ? 15 : 0.1;
+                    return { turn: wrap(Math.round((numberOf(strip.values, 'turn') + angle(at) - angle(from)) / by) * by) };
                 })}
             />
             <Grip lens={lens} at={place} label="Pivot" shape="ring" onGrab={drag('Pivot', (at) => ({ pivot: toPicture(at), place: at }))} />
+            {step === 'Match' && fit === null && <MatchHandles {...props} toScene={toScene} toPicture={toPicture} />}
         </>
     );
+}
+
+/** The plate's horizon and its shadow line, shown while plates are matched. */
+function MatchHandles({ strip, lens, gestures, toScene, toPicture }: StripHandleProps & { toScene: (point: Point) => Point; toPicture: (point: Point) => Point }) {
+    const horizon = Array.isArray(strip.values.horizon) ? (strip.values.horizon as Point[]).map(toScene) : [];
+    const bearing = strip.values.bearing as FoundBearing | null;
+    const shadow = bearing?.by === 'shadow line' ? bearing : null;
+    const drag = (label: string, values: (at: Point) => Values) => (event: React.PointerEvent<Element>) => startDrag(event, lens, strip.id, gestures, label, (at): StripChange => ({ values: values(roundPoint(toPicture(at))) }));
+    const points = shadow ? (['base', 'tip', 'top'] as const).flatMap((name) => (shadow[name] ? [{ name, at: toScene(shadow[name]) }] : [])) : [];
+    const base = points.find((point) => point.name === 'base');
+    const tip = points.find((point) => point.name === 'tip');
+    // until the object's top is said, its handle waits over the foot, as high as the shadow is long
+    const top = points.find((point) => point.name === 'top')?.at ?? (base && tip ? ([base.at[0], base.at[1] - Math.max(20 / lens.zoom, Math.abs(tip.at[0] - base.at[0]))] as Point) : null);
+    return (
+        <>
+            {horizon.length === 2 && (
+                <>
+                    <Line lens={lens} points={horizon} colour="#93a5e6" />
+                    {horizon.map((at, index) => (
+                        <Grip
+                            key={index}
+                            lens={lens}
+                            at={at}
+                            label={`Horizon, end ${index + 1}`}
+                            shape="diamond"
+                            colour="#93a5e6"
+                            onGrab={drag('Horizon', (next) => ({ horizon: (strip.values.horizon as Point[]).map((other, k): Point => (k === index ? next : other)) }))}
+                        />
+                    ))}
+                </>
+            )}
+            {shadow && base && tip && top && (
+                <>
+                    <Line lens={lens} points={[base.at, tip.at]} colour="#f2a950" />
+                    <Line lens={lens} points={[base.at, top]} colour="#f2a950" dashed />
+                    <Grip lens={lens} at={top} label="Top of the object" shape={shadow.top ? 'round' : 'ring'} colour="#f2a950" onGrab={drag('Shadow line', (at) => ({ bearing: { ...shadow, top: at } }))} />
+                    <Grip lens={lens} at={tip.at} label="Tip of the shadow" shape="diamond" colour="#f2a950" onGrab={drag('Shadow line', (at) => ({ bearing: { ...shadow, tip: at } }))} />
+                    <Grip lens={lens} at={base.at} label="Foot of the object" colour="#f2a950" onGrab={drag('Shadow line', (at) => ({ bearing: { ...shadow, base: at } }))} />
+                    {!shadow.top && <Tag lens={lens} at={top} text="top?" />}
+                </>
+            )}
+        </>
+    );
+}
+
+function roundPoint([x, y]: Point): Point {
+    return [Math.round(x * 10) / 10, Math.round(y * 10) / 10];
 }
 
 function wrap(degrees: number): number {

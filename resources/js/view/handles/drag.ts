@@ -4,15 +4,28 @@ import type { Point } from '../../api/types';
 import { toScene, type Lens } from '../camera';
 import { work } from '../../screen/store';
 import type { Gestures } from '../../screen/gestures';
-import type { StripChange } from '../../api/types';
+import type { Changes, StripChange } from '../../api/types';
 
-export type Held = { shift: boolean };
+export type Held = { shift: boolean; alt: boolean };
 
 /**
  * Drags something on the picture: `change` says what a place of the pointer means, in scene pixels, while it moves; the
  * release writes one edit; escape takes everything back.
  */
 export function startDrag(event: PointerEvent<Element>, lens: Lens, strip: string, gestures: Gestures, label: string, change: (at: Point, from: Point, held: Held) => StripChange): void {
+    startDragOf(event, lens, [strip], gestures, label, (at, from, held) => ({ [strip]: change(at, from, held) }));
+}
+
+/** The same for several strips that move as one. */
+export function startDragOf(
+    event: PointerEvent<Element>,
+    lens: Lens,
+    strips: string[],
+    gestures: Gestures,
+    label: string,
+    change: (at: Point, from: Point, held: Held) => Changes,
+    onEnd: () => void = () => undefined,
+): void {
     if (event.button !== 0) {
         return;
     }
@@ -27,17 +40,21 @@ export function startDrag(event: PointerEvent<Element>, lens: Lens, strip: strin
 
     const cancel = () => {
         leave();
-        work.drop(strip);
+        onEnd();
+        strips.forEach(work.drop);
     };
     const stop = follow(element, event.pointerId, {
         move: (pointer) => {
             hasMoved = true;
-            work.live(strip, change(place(pointer), from, { shift: pointer.shiftKey }), pointer.timeStamp);
+            for (const [strip, part] of Object.entries(change(place(pointer), from, { shift: pointer.shiftKey, alt: pointer.altKey }))) {
+                work.live(strip, part, pointer.timeStamp);
+            }
         },
         end: () => {
             leave();
+            onEnd();
             if (hasMoved) {
-                void gestures.commit(strip, label);
+                void (strips.length === 1 ? gestures.commit(strips[0] ?? '', label) : gestures.commitSeveral(strips, label));
             }
         },
         cancel,

@@ -1,0 +1,146 @@
+import type { Point, Scene, Sight, Strip, StripChange } from '../api/types';
+import type { Gestures } from '../screen/gestures';
+import { everyStrip } from '../screen/strips';
+import { useWork, work } from '../screen/store';
+import { follow } from '../ui/pointer';
+import { arcBetween, fromDial, onDial, toPlateBearing, turnedSpot } from './turning';
+
+const RADIUS = 60;
+
+const FURTHEST = 88;
+
+const STEP = 2;
+
+/** A dome seen from the front: where the light of each plate and of each light comes from. */
+export function Compass({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
+    const noticed = useWork((state) => state.noticed);
+    const open = useWork((state) => state.compassOpen);
+    const chosen = useWork((state) => state.chosen);
+    const pending = useWork((state) => state.pending);
+    const { sights, arcs } = noticed.compass ?? scene.compass;
+    const strips = everyStrip(scene.strips, pending);
+    const gravest = (noticed.readings ?? scene.readings).find((reading) => reading.kind === 'direction');
+    return (
+        <section aria-label="Compass" className="border-b border-line">
+            <button className="flex w-full items-center px-3.5 py-1.5 text-left font-semibold" aria-expanded={open} onClick={() => useWork.setState({ compassOpen: !open })}>
+                Compass
+                <span className="ml-2 truncate font-normal text-quiet">{sights.length === 0 ? 'no bearing known yet' : arcs.length === 0 ? 'nothing disagrees' : `${arcs[0]?.angle.toFixed(0)}° apart`}</span>
+            </button>
+            {open && (
+                <div className="flex flex-col items-center pb-2">
+                    <svg width={210} height={184} viewBox="-105 -92 210 184" role="group" aria-label="Where light comes from">
+                        <circle r={RADIUS} className="fill-well" />
+                        {[20, 40, 60].map((ring) => (
+                            <circle key={ring} r={ring} fill="none" className="stroke-line" strokeWidth={ring === RADIUS ? 1.5 : 0.75} />
+                        ))}
+                        <text x={0} y={-RADIUS - 8} textAnchor="middle" className="fill-quiet text-[10px]" opacity={0.75}>
+                            above
+                        </text>
+                        <text x={0} y={RADIUS + 16} textAnchor="middle" className="fill-quiet text-[10px]" opacity={0.75}>
+                            behind is beyond the rim
+                        </text>
+                        {arcs.map((arc) => {
+                            const [from, to] = [sights.find((sight) => sight.strip === arc.from), sights.find((sight) => sight.strip === arc.to)];
+                            if (!from || !to) {
+                                return null;
+                            }
+                            const points = arcBetween(from, to).map((at) => onDial(at.azimuth, at.elevation, RADIUS, FURTHEST));
+                            const middle = points[Math.floor(points.length / 2)] ?? [0, 0];
+                            return (
+                                <g key={arc.reading} pointerEvents="none">
+                                    <polyline points={points.map((point) => point.join(',')).join(' ')} fill="none" className="stroke-alarm" strokeWidth={1.5} strokeDasharray="4 3" />
+                                    <text x={middle[0]} y={middle[1] - 5} textAnchor="middle" className="fill-alarm font-mono text-[11px]" stroke="#262626" strokeWidth={3} paintOrder="stroke">
+                                        {arc.angle.toFixed(0)}°
+                                    </text>
+                                </g>
+                            );
+                        })}
+                        {sights.map((sight) => {
+                            const strip = strips.find((other) => other.id === sight.strip);
+                            return strip ? <Mark key={sight.strip} sight={sight} strip={strip} isChosen={chosen === strip.id} gestures={gestures} /> : null;
+                        })}
+                    </svg>
+                    {sights.length === 0 && <p className="px-3.5 text-quiet">Choose a plate and find its bearing under Direction in the bench.</p>}
+                    {gravest && (
+                        <div className="w-full px-3.5" data-testid="disagreement">
+                            <p className="text-[12.5px]">{gravest.seen}</p>
+                            <div className="mt-1.5 flex flex-wrap gap-1.5">
+                                {gravest.mends.map((mend) => (
+                                    <button key={mend.key} className="rounded-sm border border-line px-2 py-0.5 text-left hover:bg-raised" onClick={() => void gestures.mend(gravest.id, mend.key)}>
+                                        {mend.label}
+                                    </button>
+                                ))}
+                            </div>
+                        </div>
+                    )}
+                </div>
+            )}
+        </section>
+    );
+}
+
+/** A plate's ring or a light's dot; dragging it says where the light comes from, the arrow keys step it. */
+function Mark({ sight, strip, isChosen, gestures }: { sight: Sight; strip: Strip; isChosen: boolean; gestures: Gestures }) {
+    const [x, y] = onDial(sight.azimuth, sight.elevation, RADIUS, FURTHEST);
+    const change = (azimuth: number, elevation: number): StripChange => ({
+        values: sight.light ? turnedSpot(strip, sight.seenFrom, azimuth, elevation) : { bearing: { by: 'sphere', ...toPlateBearing(strip, azimuth, elevation) } },
+    });
+    const label = sight.light ? 'Turn the light' : 'Set the bearing';
+
+    function onPointerDown(event: React.PointerEvent<SVGGElement>) {
+        if (event.button !== 0) {
+            return;
+        }
+        event.preventDefault();
+        work.choose(strip.id);
+        const bounds = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
+        if (!bounds) {
+            return;
+        }
+        const grabbed: Point = [event.clientX - bounds.left - bounds.width / 2 - x, event.clientY - bounds.top - bounds.height / 2 - y];
+        let hasMoved = false;
+        follow(event.currentTarget, event.pointerId, {
+            move: (pointer) => {
+                hasMoved = true;
+                const to = fromDial([pointer.clientX - bounds.left - bounds.width / 2 - grabbed[0], pointer.clientY - bounds.top - bounds.height / 2 - grabbed[1]], RADIUS);
+                work.live(strip.id, change(to.azimuth, to.elevation), pointer.timeStamp);
+            },
+            end: () => hasMoved && void gestures.commit(strip.id, label),
+            cancel: () => work.drop(strip.id),
+        });
+    }
+
+    function onKeyDown(event: React.KeyboardEvent) {
+        const way = { ArrowLeft: [STEP, 0], ArrowRight: [-STEP, 0], ArrowUp: [0, STEP], ArrowDown: [0, -STEP] }[event.key];
+        if (way) {
+            event.preventDefault();
+            event.stopPropagation();
+            gestures.nudge(strip.id, change(sight.azimuth + (way[0] ?? 0), Math.min(90, Math.max(-90, sight.elevation + (way[1] ?? 0)))), label);
+        }
+    }
+
+    return (
+        <g
+            transform={`translate(${x} ${y})`}
+            role="slider"
+            tabIndex={0}
+            aria-label={`${strip.name}: ${sight.words}`}
+            aria-valuenow={Math.round(sight.azimuth)}
+            aria-valuemin={-180}
+            aria-valuemax={180}
+            aria-valuetext={`azimuth ${sight.azimuth.toFixed(0)}°, elevation ${sight.elevation.toFixed(0)}°${sight.light ? '' : `, give or take ${sight.spread.toFixed(0)}°`}`}
+            data-sight={strip.id}
+            className="cursor-grab touch-none outline-none focus-visible:[&>circle:last-of-type]:stroke-ink"
+            onPointerDown={onPointerDown}
+            onKeyDown={onKeyDown}
+        >
+            <title>{`${strip.name}: ${sight.words}`}</title>
+            <circle r={12} fill="transparent" />
+            {sight.light ? (
+                <circle r={5} fill={sight.colour ?? '#f2a950'} stroke={isChosen ? '#ececec' : '#161616'} strokeWidth={1.5} />
+            ) : (
+                <circle r={7} fill="transparent" stroke={isChosen ? '#ececec' : '#b4b4b4'} strokeWidth={2.5} strokeDasharray={sight.confidence < 0.5 ? '3 2.5' : undefined} />
+            )}
+        </g>
+    );
+}

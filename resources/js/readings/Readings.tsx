@@ -1,0 +1,41 @@
+import { Popover } from 'radix-ui';
+import type { Scene } from '../api/types';
+import type { Gestures } from '../screen/gestures';
+import { useWork, work } from '../screen/store';
+
+/** What the core has noticed, each with its mends. */
+export function Readings({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
+    const noticed = useWork((state) => state.noticed);
+    const open = useWork((state) => state.readingsOpen);
+    const readings = noticed.readings ?? scene.readings;
+    return (
+        <Popover.Root open={open} onOpenChange={(readingsOpen) => useWork.setState({ readingsOpen })}>
+            <Popover.Trigger className={`rounded-md px-2 ${readings.length > 0 ? 'text-ink' : 'text-quiet'} hover:text-ink`} data-testid="readings">
+                {readings.length > 0 && <span className="mr-1.5 inline-block h-2 w-2 rounded-full bg-alarm" aria-hidden />}
+                {readings.length === 0 ? 'No readings' : readings.length === 1 ? '1 reading' : `${readings.length} readings`}
+            </Popover.Trigger>
+            <Popover.Portal>
+                <Popover.Content side="top" align="end" sideOffset={8} className="z-40 flex max-h-[400px] w-[380px] flex-col gap-2 overflow-y-auto rounded-md border border-line bg-well p-2 shadow-xl">
+                    {readings.length === 0 && <p className="px-1 text-quiet">Nothing is noticed. Readings come when plates or lights disagree about direction, or a mask misses something.</p>}
+                    {readings.map((reading) => (
+                        <article key={reading.id} className="rounded-sm bg-panel px-3 py-2">
+                            <button className="text-left" onClick={() => work.choose(reading.strips[reading.strips.length - 1] ?? null)}>
+                                {reading.seen}
+                            </button>
+                            <p className="mt-0.5 text-[12px] text-quiet">{reading.why}</p>
+                            {reading.mends.length > 0 && (
+                                <div className="mt-1.5 flex flex-wrap gap-1.5">
+                                    {reading.mends.map((mend) => (
+                                        <button key={mend.key} className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={() => void gestures.mend(reading.id, mend.key)}>
+                                            {mend.label}
+                                        </button>
+                                    ))}
+                                </div>
+                            )}
+                        </article>
+                    ))}
+                </Popover.Content>
+            </Popover.Portal>
+        </Popover.Root>
+    );
+}

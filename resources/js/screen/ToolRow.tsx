@@ -1,0 +1,184 @@
+import type { Scene, Strip } from '../api/types';
+import { pressures } from '../generated/catalogue';
+import { Readings } from '../readings/Readings';
+import { inWords, paintTarget } from '../view/tools/target';
+import type { Gestures } from './gestures';
+import { everyStrip } from './strips';
+import { useWork, work, type Tool } from './store';
+
+const TOOLS: { tool: Tool; label: string; key: string }[] = [
+    { tool: 'move', label: 'Move', key: 'E' },
+    { tool: 'paint', label: 'Paint', key: 'P' },
+    { tool: 'outline', label: 'Outline', key: 'O' },
+    { tool: 'pick', label: 'Pick', key: 'I' },
+    { tool: 'pan', label: 'Pan', key: 'space' },
+];
+
+/** The row above the desk: what the pointer does, the few settings of that, and the readings. */
+export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
+    const tool = useWork((state) => state.tool);
+    const chosen = useWork((state) => state.chosen);
+    const camera = useWork((state) => state.camera);
+    const strip = everyStrip(scene.strips).find((other) => other.id === chosen);
+    return (
+        <div className="flex h-8 shrink-0 items-center gap-1 bg-panel px-3">
+            <div role="radiogroup" aria-label="What the pointer does" className="flex gap-0.5">
+                {TOOLS.map((entry) => (
+                    <button
+                        key={entry.tool}
+                        role="radio"
+                        aria-checked={tool === entry.tool}
+                        title={`${entry.label} (${entry.key})`}
+                        className={`h-6 rounded-md px-2.5 ${tool === entry.tool ? 'bg-ink font-semibold text-well' : 'text-quiet hover:text-ink'}`}
+                        onClick={() => useWork.setState({ tool: entry.tool, drawing: null })}
+                    >
+                        {entry.label}
+                    </button>
+                ))}
+            </div>
+            <div className="ml-3 flex min-w-0 flex-1 items-center gap-3 overflow-hidden whitespace-nowrap">
+                <Settings tool={tool} strip={strip} />
+            </div>
+            <div className="flex shrink-0 items-center gap-2">
+                <Readings scene={scene} gestures={gestures} />
+                {camera && <span className="font-mono text-[12px] text-quiet">{Math.round(camera.zoom * 100)} %</span>}
+                <button className="rounded-md px-2 text-quiet hover:text-ink" title="Show the whole scene (F)" onClick={() => useWork.setState({ camera: null })}>
+                    Whole
+                </button>
+                <button
+                    className="rounded-md px-2 text-quiet hover:text-ink"
+                    title="A scene pixel on each pixel of the screen"
+                    onClick={() => useWork.setState(({ camera: now }) => ({ camera: { centre: now?.centre ?? [scene.width / 2, scene.height / 2], zoom: 1 / (window.devicePixelRatio || 1) } }))}
+                >
+                    1:1
+                </button>
+            </div>
+        </div>
+    );
+}
+
+function Settings({ tool, strip }: { tool: Tool; strip: Strip | undefined }) {
+    const drawing = useWork((state) => state.drawing);
+    if (drawing) {
+        return <Hint text={drawing === 'horizon' ? 'Draw the horizon of this plate from one side to the other.' : 'Draw from the foot of an object to the tip of its shadow.'} />;
+    }
+    switch (tool) {
+        case 'move':
+            return <Hint text="Drag the handles of the chosen strip. Arrow keys nudge it." />;
+        case 'pan':
+            return <Hint text="Drag the picture. The wheel zooms at the pointer." />;
+        default:
+            return strip ? tool === 'paint' ? <BrushSettings strip={strip} /> : tool === 'outline' ? <OutlineSettings strip={strip} /> : <PickSettings strip={strip} /> : <Hint text="Choose a strip on the desk first: its masks are what you work on." />;
+    }
+}
+
+function Hint({ text }: { text: string }) {
+    return <span className="truncate text-quiet">{text}</span>;
+}
+
+function BrushSettings({ strip }: { strip: Strip }) {
+    const brush = useWork((state) => state.brush);
+    const mask = useWork((state) => state.mask);
+    const target = paintTarget(strip, mask, brush.followsEdges);
+    const isCut = target.kind === 'painted cut';
+    return (
+        <>
+            <Either label="What the brush does" value={brush.reveals} onSet={(reveals) => work.brush({ reveals })} words={isCut ? ['Subject', 'Background'] : ['Reveal', 'Hide']} />
+            <Small label="Size" unit="px" value={brush.size} least={1} most={4000} onSet={(size) => work.brush({ size })} />
+            {!isCut && (
+                <>
+                    <Small label="Hardness" unit="%" value={brush.hardness} least={0} most={100} onSet={(hardness) => work.brush({ hardness })} />
+                    <Small label="Opacity" unit="%" value={brush.opacity} least={0} most={100} onSet={(opacity) => work.brush({ opacity })} />
+                    <Small label="Flow" unit="%" value={brush.flow} least={0} most={100} onSet={(flow) => work.brush({ flow })} />
+                    <label className="flex items-center gap-1.5 text-quiet">
+                        Pen on
+                        <select
+                            className="h-5 rounded-sm bg-well px-1 text-ink"
+                            value={brush.simulated ? `speed ${brush.pressure}` : brush.pressure}
+                            onChange={(event) => work.brush({ simulated: event.target.value.startsWith('speed '), pressure: event.target.value.replace('speed ', '') })}
+                        >
+                            {pressures.map((pressure) => (
+                                <option key={pressure} value={pressure}>
+                                    {pressure}
+                                </option>
+                            ))}
+                            {pressures.slice(1).map((pressure) => (
+                                <option key={`speed ${pressure}`} value={`speed ${pressure}`}>
+                                    {pressure}, by speed
+                                </option>
+                            ))}
+                        </select>
+                    </label>
+                </>
+            )}
+            {strip.family === 'plate' && <Tick label="Follows edges" value={brush.followsEdges} onSet={(followsEdges) => work.brush({ followsEdges })} />}
+            <Hint text={`on ${inWords(strip, target)}`} />
+        </>
+    );
+}
+
+function OutlineSettings({ strip }: { strip: Strip }) {
+    return (
+        <>
+            <TakesAway />
+            <Hint text={`Click for corners, drag for curves, close on the first point: ${strip.family === 'plate' ? 'cuts out' : 'falloff of'} ${strip.name}`} />
+        </>
+    );
+}
+
+function PickSettings({ strip }: { strip: Strip }) {
+    const pick = useWork((state) => state.pick);
+    const set = (change: Partial<typeof pick>) => useWork.setState({ pick: { ...pick, ...change } });
+    return (
+        <>
+            <TakesAway />
+            <Either label="Takes what is" value={pick.reach === 'touching'} onSet={(touching) => set({ reach: touching ? 'touching' : 'everywhere' })} words={['Touching', 'Everywhere']} />
+            <Small label="Tolerance" unit="%" value={pick.tolerance} least={0.5} most={100} onSet={(tolerance) => set({ tolerance })} />
+            <Small label="Patch" unit="px" value={pick.patch} least={1} most={101} onSet={(patch) => set({ patch })} />
+            <Hint text={strip.family === 'plate' ? `Click an area of ${strip.name}` : 'Choose a plate: colour areas are picked on one.'} />
+        </>
+    );
+}
+
+function TakesAway() {
+    const takesAway = useWork((state) => state.takesAway);
+    return <Either label="How it joins" value={!takesAway} onSet={(adds) => useWork.setState({ takesAway: !adds })} words={['Add', 'Take away']} />;
+}
+
+function Either({ label, value, words, onSet }: { label: string; value: boolean; words: [string, string]; onSet: (first: boolean) => void }) {
+    return (
+        <div role="radiogroup" aria-label={label} className="flex shrink-0 overflow-hidden rounded-sm border border-line">
+            {words.map((word, at) => (
+                <button key={word} role="radio" aria-checked={value === (at === 0)} className={`px-2 ${value === (at === 0) ? 'bg-raised text-ink' : 'text-quiet'}`} onClick={() => onSet(at === 0)}>
+                    {word}
+                </button>
+            ))}
+        </div>
+    );
+}
+
+function Tick({ label, value, onSet }: { label: string; value: boolean; onSet: (value: boolean) => void }) {
+    return (
+        <label className="flex shrink-0 items-center gap-1.5 text-quiet">
+            <input type="checkbox" className="h-3.5 w-3.5 accent-[#ececec]" checked={value} onChange={(event) => onSet(event.target.checked)} />
+            {label}
+        </label>
+    );
+}
+
+function Small({ label, unit, value, least, most, onSet }: { label: string; unit: string; value: number; least: number; most: number; onSet: (value: number) => void }) {
+    return (
+        <label className="flex shrink-0 items-center gap-1.5 text-quiet">
+            {label}
+            <input
+                type="number"
+                className="h-5 w-[52px] rounded-sm bg-well px-1.5 font-mono text-[12px] text-ink"
+                value={value}
+                min={least}
+                max={most}
+                onChange={(event) => Number.isFinite(event.target.valueAsNumber) && onSet(Math.min(most, Math.max(least, event.target.valueAsNumber)))}
+            />
+            {unit}
+        </label>
+    );
+}

@@ -1,0 +1,25 @@
+import type { Point } from '../../api/types';
+import { pointOf } from '../../screen/strips';
+import { groundOf } from '../ground';
+import { startDrag } from './drag';
+import { Grip } from './parts';
+import type { MaskHandleProps } from './types';
+
+/** The place whose colour is looked for. */
+export function ColourAreaHandles({ strip, mask, lens, gestures }: MaskHandleProps) {
+    const ground = groundOf(strip, mask.on);
+    return (
+        <Grip
+            lens={lens}
+            at={ground.toScene(pointOf(mask.values, 'at'))}
+            label="Picked at"
+            shape="ring"
+            onGrab={(event) =>
+                startDrag(event, lens, strip.id, gestures, 'Pick', (at) => {
+                    const place: Point = ground.fromScene(at);
+                    return { masks: { [mask.id]: { values: { at: [Math.round(place[0]), Math.round(place[1])] } } } };
+                })
+            }
+        />
+    );
+}

@@ -1,0 +1,137 @@
+import { useEffect, useState } from 'react';
+import type { Ground, Node, Point, Strip } from '../../api/types';
+import { useWork } from '../../screen/store';
+import { follow } from '../../ui/pointer';
+import { toScene, toView } from '../camera';
+import { groundOf } from '../ground';
+import { OutlineHandles, pathOf } from '../handles/OutlineHandles';
+import { joinOf } from './target';
+import type { LayerProps } from './ToolLayer';
+
+/** How near the first point a click closes the outline, CSS pixels. */
+const CLOSES = 11;
+
+const STRAIGHT = 4;
+
+/** Draws an outline: click for corners, drag for curves, close on the first point or with enter. */
+export function OutlineLayer({ scene, strip, lens, view, gestures }: LayerProps & { strip: Strip }) {
+    const [nodes, setNodes] = useState<Node[]>([]);
+    const [hover, setHover] = useState<Point | null>(null);
+    const takesAway = useWork((state) => state.takesAway);
+    const chosenMask = useWork((state) => state.mask);
+    const on: Ground = strip.family === 'plate' ? 'plate' : 'scene';
+    const open = strip.masks.find((mask) => mask.id === chosenMask && mask.kind === 'outline');
+
+    function close(closed: Node[]) {
+        setNodes([]);
+        if (closed.length < 2) {
+            return;
+        }
+        const ground = groundOf(strip, on);
+        const path = closed.map(({ at, in: before, out: after }): Node => {
+            const place = ground.fromScene(at);
+            const from = (way: Point | undefined): Point | undefined => {
+                if (!way) {
+                    return undefined;
+                }
+                const end = ground.fromScene([at[0] + way[0], at[1] + way[1]]);
+                return [round(end[0] - place[0]), round(end[1] - place[1])];
+            };
+            const node: Node = { at: [round(place[0]), round(place[1])] };
+            const [arriving, leaving] = [from(before), from(after)];
+            return { ...node, ...(arriving ? { in: arriving } : {}), ...(leaving ? { out: leaving } : {}) };
+        });
+        void gestures.addMask(strip.id, 'outline', [0, 0], 1, { on, join: joinOf(strip, on, takesAway), values: { path } });
+    }
+
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent) => {
+            if (nodes.length === 0 || (event.target instanceof HTMLInputElement && event.target.type !== 'checkbox')) {
+                return;
+            }
+            if (event.key === 'Enter') {
+                close(nodes);
+            } else if (event.key === 'Escape') {
+                setNodes([]);
+            } else if (event.key === 'Backspace' || event.key === 'Delete') {
+                setNodes(nodes.slice(0, -1));
+            } else {
+                return;
+            }
+            event.preventDefault();
+            event.stopPropagation();
+        };
+        window.addEventListener('keydown', onKey, true);
+        return () => window.removeEventListener('keydown', onKey, true);
+    });
+
+    function onPointerDown(event: React.PointerEvent<SVGSVGElement>) {
+        if (event.button !== 0) {
+            return;
+        }
+        event.preventDefault();
+        const bounds = event.currentTarget.getBoundingClientRect();
+        const place = (at: { clientX: number; clientY: number }): Point => toScene(lens, [at.clientX - bounds.left, at.clientY - bounds.top]);
+        const at = place(event);
+        const [first] = nodes;
+        if (first && nodes.length > 1) {
+            const [x, y] = toView(lens, first.at);
+            if (Math.hypot(event.clientX - bounds.left - x, event.clientY - bounds.top - y) < CLOSES) {
+                close(nodes);
+                return;
+            }
+        }
+        const start: Point = [event.clientX, event.clientY];
+        setNodes([...nodes, { at }]);
+        follow(event.currentTarget, event.pointerId, {
+            move: (pointer) => {
+                if (Math.hypot(pointer.clientX - start[0], pointer.clientY - start[1]) < STRAIGHT) {
+                    return;
+                }
+                const [x, y] = place(pointer);
+                const out: Point = [x - at[0], y - at[1]];
+                setNodes([...nodes, { at, out, in: [-out[0], -out[1]] }]);
+            },
+            end: () => undefined,
+        });
+    }
+
+    const isDrawing = nodes.length > 0;
+    return (
+        <svg
+            data-testid="outline"
+            className="absolute inset-0 h-full w-full cursor-crosshair"
+            width={view.width}
+            height={view.height}
+            onPointerDown={onPointerDown}
+            onPointerMove={(event) => {
+                const bounds = event.currentTarget.getBoundingClientRect();
+                setHover(isDrawing ? toScene(lens, [event.clientX - bounds.left, event.clientY - bounds.top]) : null);
+            }}
+        >
+            {!isDrawing && open && <OutlineHandles scene={scene} strip={strip} mask={open} outlines={{}} lens={lens} gestures={gestures} />}
+            {isDrawing && (
+                <g pointerEvents="none" fill="none">
+                    <path d={pathOf(hover ? [...nodes, { at: hover }] : nodes, (point) => toView(lens, point), false)} stroke="#161616" strokeOpacity={0.55} strokeWidth={3} />
+                    <path d={pathOf(hover ? [...nodes, { at: hover }] : nodes, (point) => toView(lens, point), false)} stroke="#f4f4f4" strokeWidth={1.25} />
+                    {nodes.map(({ at, out }, index) => {
+                        const [x, y] = toView(lens, at);
+                        const ends = out ? [toView(lens, [at[0] + out[0], at[1] + out[1]]), toView(lens, [at[0] - out[0], at[1] - out[1]])] : [];
+                        return (
+                            <g key={index}>
+                                {ends.map(([u, v], end) => (
+                                    <line key={end} x1={x} y1={y} x2={u} y2={v} stroke="#f4f4f4" strokeWidth={1} />
+                                ))}
+                                <circle cx={x} cy={y} r={index === 0 ? 6 : 3.5} fill={index === 0 ? '#f2a950' : '#f4f4f4'} stroke="#161616" strokeWidth={1.5} />
+                            </g>
+                        );
+                    })}
+                </g>
+            )}
+        </svg>
+    );
+}
+
+function round(value: number): number {
+    return Math.round(value * 10) / 10;
+}

@@ -1,0 +1,177 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Point, Strip, Stroke, Values } from '../../api/types';
+import { Pen, play, withPoint } from '../../pen/pen';
+import { useWork, work } from '../../screen/store';
+import { follow } from '../../ui/pointer';
+import { toScene, toView, type Lens } from '../camera';
+import { groundOf } from '../ground';
+import { paintTarget } from './target';
+import type { LayerProps } from './ToolLayer';
+
+declare global {
+    interface Window {
+        /** Plays the recorded stroke of the simulated pen on the view. */
+        aumbrelPen?: (left: number, top: number, width: number) => void;
+    }
+}
+
+/** Paints strokes into the chosen strip's masks: the trail is seen at once, what the core makes of it as soon as it is there. */
+export function PaintLayer({ strip, lens, view, gestures }: LayerProps & { strip: Strip }) {
+    const brush = useWork((state) => state.brush);
+    const chosenMask = useWork((state) => state.mask);
+    const trail = useWork((state) => state.trail);
+    const canvas = useRef<HTMLCanvasElement>(null);
+    const [cursor, setCursor] = useState<Point | null>(null);
+    const target = paintTarget(strip, chosenMask, brush.followsEdges);
+    const isCut = target.kind === 'painted cut';
+
+    useEffect(() => {
+        drawTrail(canvas.current, trail, lens);
+    }, [trail, lens, view]);
+
+    useEffect(() => {
+        const element = canvas.current;
+        window.aumbrelPen = (left, top, width) => element && play(element, left, top, width);
+        return () => {
+            delete window.aumbrelPen;
+        };
+    }, []);
+
+    function onPointerDown(event: React.PointerEvent<HTMLCanvasElement>) {
+        if (event.button !== 0) {
+            return;
+        }
+        event.preventDefault();
+        const bounds = event.currentTarget.getBoundingClientRect();
+        const pen = new Pen(brush.simulated);
+        const begun = event.timeStamp;
+        // what is erased with the other mouse button's key: alt swaps for one stroke
+        const reveals = brush.reveals !== event.altKey;
+        let points: Stroke['points'] = [];
+        const earlier = useWork.getState().trail;
+        const stroke = (): Stroke => ({
+            size: brush.size,
+            hardness: isCut ? 100 : brush.hardness,
+            opacity: isCut ? 100 : brush.opacity,
+            flow: isCut ? 100 : brush.flow,
+            reveals,
+            pressure: isCut ? 'nothing' : brush.pressure,
+            points,
+        });
+        const take = (pointer: PointerEvent) => {
+            for (const moment of pointer.getCoalescedEvents?.().length ? pointer.getCoalescedEvents() : [pointer]) {
+                const [x, y] = toScene(lens, [moment.clientX - bounds.left, moment.clientY - bounds.top]);
+                const pressure = pen.pressureOf({ x: moment.clientX, y: moment.clientY, time: moment.timeStamp, pressure: moment.pressure, isPen: moment.pointerType === 'pen' });
+                points = withPoint(points, x, y, pressure, moment.timeStamp - begun);
+            }
+            useWork.setState({ trail: [...earlier, stroke()] });
+            if (!isCut && target.mask) {
+                work.live(strip.id, { masks: { [target.mask.id]: { stroke: onGround(strip, target.on, stroke()) } } }, pointer.timeStamp);
+            }
+        };
+        take(event.nativeEvent);
+        const leave = () => {
+            stop();
+            window.removeEventListener('keydown', onKey, true);
+        };
+        const onKey = (key: KeyboardEvent) => {
+            if (key.key === 'Escape') {
+                key.stopPropagation();
+                leave();
+                useWork.setState({ trail: earlier });
+                work.drop(strip.id);
+            }
+        };
+        const stop = followQuietly(event, {
+            move: (pointer) => {
+                take(pointer);
+                setCursor([pointer.clientX - bounds.left, pointer.clientY - bounds.top]);
+            },
+            end: () => {
+                leave();
+                const painted = onGround(strip, target.on, stroke());
+                const label = isCut ? (reveals ? 'Paint the subject' : 'Paint the background') : reveals ? 'Reveal' : 'Hide';
+                if (target.mask) {
+                    work.live(strip.id, { masks: { [target.mask.id]: { stroke: painted } } });
+                    void gestures.commit(strip.id, label);
+                } else {
+                    const start: Values = isCut ? {} : { start: reveals ? 'hidden' : 'shown' };
+                    void gestures.addMask(strip.id, target.kind, [0, 0], 1, { on: target.on, values: { ...start, strokes: [painted] } });
+                }
+            },
+        });
+        window.addEventListener('keydown', onKey, true);
+    }
+
+    return (
+        <>
+            <canvas
+                ref={canvas}
+                data-testid="paint"
+                width={view.width}
+                height={view.height}
+                className="absolute inset-0 h-full w-full cursor-none"
+                onPointerDown={onPointerDown}
+                onPointerMove={(event) => {
+                    const bounds = event.currentTarget.getBoundingClientRect();
+                    setCursor([event.clientX - bounds.left, event.clientY - bounds.top]);
+                }}
+                onPointerLeave={() => setCursor(null)}
+            />
+            {cursor && (
+                <svg className="pointer-events-none absolute inset-0 h-full w-full">
+                    <circle cx={cursor[0]} cy={cursor[1]} r={Math.max(2, (brush.size / 2) * lens.zoom)} fill="none" stroke="#161616" strokeWidth={2.5} strokeOpacity={0.6} />
+                    <circle cx={cursor[0]} cy={cursor[1]} r={Math.max(2, (brush.size / 2) * lens.zoom)} fill="none" stroke={brush.reveals ? '#f2a950' : '#93a5e6'} strokeWidth={1.25} />
+                </svg>
+            )}
+        </>
+    );
+}
+
+/** Follows the pointer; one that is only played has nothing to capture. */
+function followQuietly(event: React.PointerEvent<Element>, hand: Parameters<typeof follow>[2]): () => void {
+    return follow(event.currentTarget, event.nativeEvent.isTrusted ? event.pointerId : null, hand);
+}
+
+/** A stroke in the coordinates of what it is painted on. */
+function onGround(strip: Strip, on: 'scene' | 'plate', stroke: Stroke): Stroke {
+    if (on === 'scene') {
+        return stroke;
+    }
+    const ground = groundOf(strip, on);
+    const first = stroke.points[0] ?? [0, 0, 1, 0];
+    return {
+        ...stroke,
+        size: Math.max(0.5, Math.round((stroke.size / ground.scale([first[0], first[1]])) * 10) / 10),
+        points: stroke.points.map(([x, y, pressure, time]) => {
+            const [u, v] = ground.fromScene([x, y]);
+            return [Math.round(u * 10) / 10, Math.round(v * 10) / 10, pressure, time];
+        }),
+    };
+}
+
+/** A short-lived trail, so that the hand sees where it was; the picture follows. */
+function drawTrail(canvas: HTMLCanvasElement | null, trail: Stroke[], lens: Lens): void {
+    const context = canvas?.getContext('2d');
+    if (!canvas || !context) {
+        return;
+    }
+    context.clearRect(0, 0, canvas.width, canvas.height);
+    context.lineCap = 'round';
+    context.lineJoin = 'round';
+    for (const stroke of trail) {
+        context.strokeStyle = stroke.reveals ? 'rgba(242, 169, 80, 0.45)' : 'rgba(147, 165, 230, 0.45)';
+        context.lineWidth = Math.max(2, stroke.size * lens.zoom);
+        context.beginPath();
+        stroke.points.forEach(([x, y], at) => {
+            const [u, v] = toView(lens, [x, y]);
+            if (at === 0) {
+                context.moveTo(u, v);
+                context.lineTo(u + 0.01, v);
+            } else {
+                context.lineTo(u, v);
+            }
+        });
+        context.stroke();
+    }
+}

@@ -1,0 +1,35 @@
+import type { Strip } from '../../api/types';
+import { useWork } from '../../screen/store';
+import { say } from '../../ui/notices';
+import { toScene } from '../camera';
+import { groundOf } from '../ground';
+import { joinOf } from './target';
+import type { LayerProps } from './ToolLayer';
+
+/** Picks what has the colour of a place: the chosen colour area moves there, else a new one is made. */
+export function PickLayer({ strip, lens, view, gestures }: LayerProps & { strip: Strip }) {
+    const pick = useWork((state) => state.pick);
+    const takesAway = useWork((state) => state.takesAway);
+    const chosenMask = useWork((state) => state.mask);
+    const open = strip.masks.find((mask) => mask.id === chosenMask && mask.kind === 'colour area');
+
+    function onPointerDown(event: React.PointerEvent<SVGSVGElement>) {
+        if (event.button !== 0) {
+            return;
+        }
+        if (strip.family !== 'plate') {
+            say('A colour area is picked on a plate: choose the plate on the desk first.');
+            return;
+        }
+        const bounds = event.currentTarget.getBoundingClientRect();
+        const [x, y] = groundOf(strip, 'plate').fromScene(toScene(lens, [event.clientX - bounds.left, event.clientY - bounds.top]));
+        const at: [number, number] = [Math.round(x * 10) / 10, Math.round(y * 10) / 10];
+        if (open && !event.shiftKey) {
+            void gestures.change(strip.id, { masks: { [open.id]: { values: { at } } } }, 'Pick');
+        } else {
+            void gestures.addMask(strip.id, 'colour area', [0, 0], 1, { on: 'plate', join: joinOf(strip, 'plate', takesAway), values: { at, ...pick } });
+        }
+    }
+
+    return <svg data-testid="pick" className="absolute inset-0 h-full w-full cursor-crosshair" width={view.width} height={view.height} onPointerDown={onPointerDown} />;
+}

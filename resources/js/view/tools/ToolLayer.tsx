@@ -1,0 +1,38 @@
+import type { Scene } from '../../api/types';
+import type { Gestures } from '../../screen/gestures';
+import { everyStrip } from '../../screen/strips';
+import { useWork } from '../../screen/store';
+import type { Lens, Size } from '../camera';
+import { LineLayer } from './LineLayer';
+import { OutlineLayer } from './OutlineLayer';
+import { PaintLayer } from './PaintLayer';
+import { PickLayer } from './PickLayer';
+import { SphereLayer } from './SphereLayer';
+
+export type LayerProps = { scene: Scene; lens: Lens; view: Size; gestures: Gestures };
+
+/** What the pointer does over the picture, other than moving handles. */
+export function ToolLayer(props: LayerProps) {
+    const tool = useWork((state) => state.tool);
+    const drawing = useWork((state) => state.drawing);
+    const sphere = useWork((state) => state.sphere);
+    const chosen = useWork((state) => state.chosen);
+    const pending = useWork((state) => state.pending);
+    const strip = everyStrip(props.scene.strips, pending).find((other) => other.id === chosen);
+    if (!strip) {
+        return null;
+    }
+    if (drawing) {
+        return <LineLayer {...props} strip={strip} drawing={drawing} />;
+    }
+    switch (tool) {
+        case 'paint':
+            return <PaintLayer {...props} strip={strip} />;
+        case 'outline':
+            return <OutlineLayer key={strip.id} {...props} strip={strip} />;
+        case 'pick':
+            return <PickLayer {...props} strip={strip} />;
+        default:
+            return sphere === strip.id ? <SphereLayer {...props} strip={strip} /> : null;
+    }
+}

@@ -8,9 +8,8 @@ namespace Aumbrel\Core\Raster;
  * The distance to a shape's border, finer than a pixel: to the line where coverage, taken linearly between pixel centres,
  * is a half. Positive inside.
  *
- * The nearest crossing cell of every pixel is found exactly (Felzenszwalb and Huttenlocher, *Distance transforms of
- * sampled functions*, 2012, carrying along which sample was nearest); the distance is then taken to the pieces of the line
- * in that cell and the ones around it.
+ * The line is made of short straight pieces. Which piece is nearest is handed on from pixel to pixel in sweeps there and
+ * back (Danielsson, *Euclidean distance mapping*, 1980, eight neighbours), and each distance is taken to the piece itself.
  */
 final class Distance
 {
@@ -24,29 +23,101 @@ final class Distance
         if ($pieces === []) {
             return array_map(static fn (float $value): float => $value >= 0.5 ? INF : -INF, $coverage);
         }
-        $nearest = self::nearest(array_keys($pieces), $columns, $rows);
+        $squares = self::swept($pieces, $columns, $rows);
         $signed = [];
+        $pitch = $columns + 2;
         for ($row = 0, $at = 0; $row < $rows; $row++) {
-            for ($column = 0; $column < $columns; $column++, $at++) {
-                $cell = $nearest[$at];
-                $least = INF;
-                foreach ([$cell - $columns - 1, $cell - $columns, $cell - $columns + 1, $cell - 1, $cell, $cell + 1, $cell + $columns - 1, $cell + $columns, $cell + $columns + 1] as $near) {
-                    foreach ($pieces[$near] ?? [] as [$x0, $y0, $dx, $dy, $perSquare]) {
-                        $share = (($column - $x0) * $dx + ($row - $y0) * $dy) * $perSquare;
-                        $share = $share < 0.0 ? 0.0 : ($share > 1.0 ? 1.0 : $share);
-                        $x = $column - $x0 - $share * $dx;
-                        $y = $row - $y0 - $share * $dy;
-                        $square = $x * $x + $y * $y;
-                        if ($square < $least) {
-                            $least = $square;
-                        }
-                    }
-                }
-                $signed[] = $coverage[$at] >= 0.5 ? sqrt($least) : -sqrt($least);
+            for ($column = 0, $padded = ($row + 1) * $pitch + 1; $column < $columns; $column++, $at++, $padded++) {
+                $signed[] = $coverage[$at] >= 0.5 ? sqrt($squares[$padded]) : -sqrt($squares[$padded]);
             }
         }
 
         return $signed;
+    }
+
+    /**
+     * The square of the distance to the nearest piece, on a plane with a margin of one pixel.
+     *
+     * @param  array<int, list<array{float, float, float, float, float}>>  $pieces  by cell
+     * @return array<int, float>
+     */
+    private static function swept(array $pieces, int $columns, int $rows): array
+    {
+        $pitch = $columns + 2;
+        $all = [];
+        $nearest = array_fill(0, $pitch * ($rows + 2), -1);
+        $squares = array_fill(0, $pitch * ($rows + 2), INF);
+        foreach ($pieces as $cell => $own) {
+            $column = $cell % $columns;
+            $row = intdiv($cell, $columns);
+            foreach ($own as $piece) {
+                $all[] = $piece;
+                $number = count($all) - 1;
+                foreach ([[$column, $row], [$column + 1, $row], [$column, $row + 1], [$column + 1, $row + 1]] as [$x, $y]) {
+                    $at = ($y + 1) * $pitch + $x + 1;
+                    $square = self::square($piece, $x, $y);
+                    if ($square < $squares[$at]) {
+                        $squares[$at] = $square;
+                        $nearest[$at] = $number;
+                    }
+                }
+            }
+        }
+        for ($row = 0; $row < $rows; $row++) {
+            self::sweepRow($all, $nearest, $squares, $row, $columns, 1, [-1, -$pitch, -$pitch - 1, -$pitch + 1]);
+            self::sweepRow($all, $nearest, $squares, $row, $columns, -1, [1]);
+        }
+        for ($row = $rows - 1; $row >= 0; $row--) {
+            self::sweepRow($all, $nearest, $squares, $row, $columns, -1, [1, $pitch, $pitch - 1, $pitch + 1]);
+            self::sweepRow($all, $nearest, $squares, $row, $columns, 1, [-1]);
+        }
+
+        return $squares;
+    }
+
+    /**
+     * Tries for each pixel of a row the pieces that its neighbours have found.
+     *
+     * @param  list<array{float, float, float, float, float}>  $pieces
+     * @param  array<int, int>  $nearest
+     * @param  array<int, float>  $squares
+     * @param  1|-1  $way
+     * @param  list<int>  $neighbours
+     */
+    private static function sweepRow(array $pieces, array &$nearest, array &$squares, int $row, int $columns, int $way, array $neighbours): void
+    {
+        $column = $way === 1 ? 0 : $columns - 1;
+        for ($n = 0, $at = ($row + 1) * ($columns + 2) + $column + 1; $n < $columns; $n++, $at += $way, $column += $way) {
+            $best = $squares[$at];
+            $own = $nearest[$at];
+            foreach ($neighbours as $offset) {
+                $number = $nearest[$at + $offset];
+                if ($number < 0 || $number === $own) {
+                    continue;
+                }
+                [$x0, $y0, $dx, $dy, $perSquare] = $pieces[$number];
+                $share = (($column - $x0) * $dx + ($row - $y0) * $dy) * $perSquare;
+                $share = $share < 0.0 ? 0.0 : ($share > 1.0 ? 1.0 : $share);
+                $x = $column - $x0 - $share * $dx;
+                $y = $row - $y0 - $share * $dy;
+                $square = $x * $x + $y * $y;
+                if ($square < $best) {
+                    $best = $square;
+                    $own = $number;
+                }
+            }
+            $squares[$at] = $best;
+            $nearest[$at] = $own;
+        }
+    }
+
+    /** @param  array{float, float, float, float, float}  $piece */
+    private static function square(array $piece, int $column, int $row): float
+    {
+        [$x0, $y0, $dx, $dy, $perSquare] = $piece;
+        $share = max(0.0, min(1.0, (($column - $x0) * $dx + ($row - $y0) * $dy) * $perSquare));
+
+        return ($column - $x0 - $share * $dx) ** 2 + ($row - $y0 - $share * $dy) ** 2;
     }
 
     /**
@@ -102,89 +173,5 @@ final class Distance
         }
 
         return $pieces;
-    }
-
-    /**
-     * The cell nearest to each pixel, by the distance between pixel and the cell's middle.
-     *
-     * @param  list<int>  $cells
-     * @return list<int>
-     */
-    private static function nearest(array $cells, int $columns, int $rows): array
-    {
-        // along columns: the nearest cell in the same column, above or below
-        $none = -1;
-        $inColumn = array_fill(0, $columns * $rows, $none);
-        foreach ($cells as $cell) {
-            $inColumn[$cell] = $cell;
-        }
-        for ($row = 1, $at = $columns; $row < $rows; $row++) {
-            for ($column = 0; $column < $columns; $column++, $at++) {
-                if ($inColumn[$at] < 0) {
-                    $inColumn[$at] = $inColumn[$at - $columns];
-                }
-            }
-        }
-        for ($row = $rows - 2; $row >= 0; $row--) {
-            for ($column = 0, $at = $row * $columns; $column < $columns; $column++, $at++) {
-                $below = $inColumn[$at + $columns];
-                if ($below < 0) {
-                    continue;
-                }
-                $here = $inColumn[$at];
-                $down = intdiv($below, $columns) + 0.5 - $row;
-                if ($here < 0 || abs($down) < abs(intdiv($here, $columns) + 0.5 - $row)) {
-                    $inColumn[$at] = $below;
-                }
-            }
-        }
-        $nearest = [];
-        for ($row = 0; $row < $rows; $row++) {
-            array_push($nearest, ...self::alongRow(array_slice($inColumn, $row * $columns, $columns), $row, $columns));
-        }
-
-        return $nearest;
-    }
-
-    /**
-     * The lower envelope of the parabolas over one row.
-     *
-     * @param  list<int>  $candidates  the nearest cell of each column, -1 for none
-     * @return list<int>
-     */
-    private static function alongRow(array $candidates, int $row, int $columns): array
-    {
-        $places = $heights = $starts = $owners = [];
-        $k = -1;
-        for ($column = 0; $column < $columns; $column++) {
-            $cell = $candidates[$column];
-            if ($cell < 0) {
-                continue;
-            }
-            $place = $column + 0.5;
-            $height = (intdiv($cell, $columns) + 0.5 - $row) ** 2;
-            $start = -INF;
-            while ($k >= 0) {
-                $start = ($height + $place * $place - $heights[$k] - $places[$k] ** 2) / (2 * ($place - $places[$k]));
-                if ($start > $starts[$k]) {
-                    break;
-                }
-                $k--;
-            }
-            $k++;
-            $starts[$k] = $k === 0 ? -INF : $start;
-            $places[$k] = $place;
-            $heights[$k] = $height;
-            $owners[$k] = $cell;
-        }
-        $found = [];
-        for ($column = 0, $n = 0; $column < $columns; $column++) {
-            while ($n < $k && $starts[$n + 1] <= $column) {
-                $n++;
-            }
-            $found[] = $owners[$n];
-        }
-
-        return $found;
     }
 }

@@ -80,12 +80,12 @@ final readonly class Readings
             $after = $strip->kind->bearingWith($values);
             $angle = $after?->angleTo($rest->bearing) ?? INF;
             if ($angle < $pair->angle - 5) {
-                $mends[] = new Mend('mirror', sprintf('Mirror %s: %.0f° are left', $subject->name, $angle), $subject->strip, $values);
+                $mends[] = new Mend('mirror', sprintf('Mirror %s: %.0f° left', $subject->name, $angle), $subject->strip, $values);
             }
         }
         $light = $pair->other->isLight ? $this->scene->find($pair->other->strip) : null;
         if ($light !== null && $light->kind instanceof Directed) {
-            $mends[] = new Mend('turn the light', sprintf('Turn %s to come %s', $light->name, $pair->plate->bearing->inWords()), $light->id, $light->kind->turnedTo($pair->plate->bearing, $pair->other->seenFrom));
+            $mends[] = new Mend('turn the light', sprintf('Turn %s', $light->name), $light->id, $light->kind->turnedTo($pair->plate->bearing, $pair->other->seenFrom));
         }
         $mends[] = new Mend(Mend::ACCEPT, 'It is meant');
 

@@ -5,9 +5,9 @@ import { useWork, work } from '../screen/store';
 import { follow } from '../ui/pointer';
 import { arcBetween, fromDial, onDial, toPlateBearing, turnedSpot } from './turning';
 
-const RADIUS = 60;
+const RADIUS = 48;
 
-const FURTHEST = 88;
+const FURTHEST = 68;
 
 const STEP = 2;
 
@@ -27,18 +27,12 @@ export function Compass({ scene, gestures }: { scene: Scene; gestures: Gestures 
                 <span className="ml-2 truncate font-normal text-quiet">{sights.length === 0 ? 'no bearing known yet' : arcs.length === 0 ? 'nothing disagrees' : `${arcs[0]?.angle.toFixed(0)}° apart`}</span>
             </button>
             {open && (
-                <div className="flex flex-col items-center pb-2">
-                    <svg width={210} height={184} viewBox="-105 -92 210 184" role="group" aria-label="Where light comes from">
+                <div className="flex items-start gap-2 pr-3 pb-2 pl-2">
+                    <svg width={146} height={146} viewBox="-73 -73 146 146" className="shrink-0" role="group" aria-label="Where light comes from">
                         <circle r={RADIUS} className="fill-well" />
-                        {[20, 40, 60].map((ring) => (
+                        {[RADIUS / 3, (2 * RADIUS) / 3, RADIUS].map((ring) => (
                             <circle key={ring} r={ring} fill="none" className="stroke-line" strokeWidth={ring === RADIUS ? 1.5 : 0.75} />
                         ))}
-                        <text x={0} y={-RADIUS - 8} textAnchor="middle" className="fill-quiet text-[10px]" opacity={0.75}>
-                            above
-                        </text>
-                        <text x={0} y={RADIUS + 16} textAnchor="middle" className="fill-quiet text-[10px]" opacity={0.75}>
-                            behind is beyond the rim
-                        </text>
                         {arcs.map((arc) => {
                             const [from, to] = [sights.find((sight) => sight.strip === arc.from), sights.find((sight) => sight.strip === arc.to)];
                             if (!from || !to) {
@@ -60,13 +54,15 @@ export function Compass({ scene, gestures }: { scene: Scene; gestures: Gestures 
                             return strip ? <Mark key={sight.strip} sight={sight} strip={strip} isChosen={chosen === strip.id} gestures={gestures} /> : null;
                         })}
                     </svg>
-                    {sights.length === 0 && <p className="px-3.5 text-quiet">Choose a plate and find its bearing under Direction in the bench.</p>}
+                    {!gravest && <p className="min-w-0 pt-2 text-[12.5px] text-quiet">{sights.length === 0 ? 'Choose a plate and find its bearing under Direction below.' : 'Middle: from the camera. Rim: from the side. Beyond the rim: from behind.'}</p>}
                     {gravest && (
-                        <div className="w-full px-3.5" data-testid="disagreement">
-                            <p className="text-[12.5px]">{gravest.seen}</p>
-                            <div className="mt-1.5 flex flex-wrap gap-1.5">
+                        <div className="min-w-0 pt-1" data-testid="disagreement">
+                            <p className="text-[12.5px]" title={gravest.seen}>
+                                {gravest.strips.map((id) => strips.find((strip) => strip.id === id)?.name).join(' and ')} disagree by {gravest.number?.toFixed(0)}°, {((gravest.confidence ?? 1) * 100).toFixed(0)} % sure
+                            </p>
+                            <div className="mt-1.5 flex flex-wrap gap-1">
                                 {gravest.mends.map((mend) => (
-                                    <button key={mend.key} className="rounded-sm border border-line px-2 py-0.5 text-left hover:bg-raised" onClick={() => void gestures.mend(gravest.id, mend.key)}>
+                                    <button key={mend.key} className="rounded-sm border border-line px-1.5 text-left text-[12px] hover:bg-raised" onClick={() => void gestures.mend(gravest.id, mend.key)}>
                                         {mend.label}
                                     </button>
                                 ))}

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { createElement, type FunctionComponent } from 'react';
 import type { Scene } from '../../api/types';
 import type { Gestures } from '../../screen/gestures';
 import { everyStrip } from '../../screen/strips';
@@ -13,9 +13,9 @@ import { SpotHandles } from './SpotHandles';
 import type { MaskHandleProps, StripHandleProps } from './types';
 
 /** The handles of each kind of strip and of mask; a kind without any needs no line. */
-const ofStrips: Record<string, (props: StripHandleProps) => ReactNode> = { spot: SpotHandles, plate: PlateHandles };
+const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: SpotHandles, plate: PlateHandles };
 
-const ofMasks: Record<string, (props: MaskHandleProps) => ReactNode> = { linear: LinearHandles, radial: RadialHandles, outline: OutlineHandles, 'colour area': ColourAreaHandles };
+const ofMasks: Record<string, FunctionComponent<MaskHandleProps>> = { linear: LinearHandles, radial: RadialHandles, outline: OutlineHandles, 'colour area': ColourAreaHandles };
 
 export function Handles(props: { scene: Scene; lens: Lens; view: Size; gestures: Gestures; passive: boolean }) {
     const chosen = useWork((state) => state.chosen);
@@ -28,9 +28,10 @@ export function Handles(props: { scene: Scene; lens: Lens; view: Size; gestures:
     }
     const mask = strip.masks.find((other) => other.id === chosenMask);
     const shared = { scene: props.scene, strip, outlines: drafted[strip.id] ?? strip.outlines, lens: props.lens, gestures: props.gestures };
+    const [OfStrip, OfMask] = [ofStrips[strip.kind], mask && ofMasks[mask.kind]];
     return (
         <svg className={`absolute inset-0 h-full w-full ${props.passive ? 'pointer-events-none' : ''}`} width={props.view.width} height={props.view.height}>
-            {mask ? ofMasks[mask.kind]?.({ ...shared, mask }) : ofStrips[strip.kind]?.(shared)}
+            {mask ? OfMask && createElement(OfMask, { ...shared, mask, key: mask.id }) : OfStrip && createElement(OfStrip, { ...shared, key: strip.id })}
         </svg>
     );
 }

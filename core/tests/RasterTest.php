@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+use Aumbrel\Core\CutOut\Edge;
+use Aumbrel\Core\CutOut\Pieces;
+use Aumbrel\Core\CutOut\Unstain;
+use Aumbrel\Core\Raster\Box;
+use Aumbrel\Core\Raster\Distance;
+use Aumbrel\Core\Raster\GuidedFilter;
+use Aumbrel\Core\Raster\Polygon;
+
+// against shapely, scipy and numpy; core/tests/reference/rasters.py writes the values
+
+function rasters(string $name): array
+{
+    static $all = null;
+    $all ??= json_decode(file_get_contents(__DIR__.'/reference/rasters.json'), true);
+
+    return $all[$name];
+}
+
+/** How far two planes are apart at the worst pixel. */
+function worst(array $one, array $other): float
+{
+    expect(count($one))->toBe(count($other));
+
+    return max(array_map(fn (float $a, float $b): float => abs($a - $b), $one, $other));
+}
+
+it('covers pixels by the exact area', function (): void {
+    foreach (rasters('polygons') as $case) {
+        foreach ([$case['points'], array_reverse($case['points'])] as $points) {
+            $coverage = Polygon::coverage(array_map(fn (array $p): array => [(float) $p[0], (float) $p[1]], $points), $case['columns'], $case['rows']);
+            expect(worst($coverage, $case['coverage']))->toBeLessThan(1e-6);
+        }
+    }
+});
+
+it('covers the same area at every scale', function (): void {
+    $points = fn (float $scale): array => array_map(fn (array $p): array => [$p[0] * $scale, $p[1] * $scale], [[3.2, 2.1], [29.4, 8.8], [22.7, 30.3], [8.1, 17.9]]);
+    $full = Polygon::coverage($points(1), 32, 32);
+    $half = Polygon::coverage($points(0.5), 16, 16);
+    for ($row = 0; $row < 16; $row++) {
+        for ($column = 0; $column < 16; $column++) {
+            $at = 2 * $row * 32 + 2 * $column;
+            expect(($full[$at] + $full[$at + 1] + $full[$at + 32] + $full[$at + 33]) / 4)->toEqualWithDelta($half[$row * 16 + $column], 1e-9);
+        }
+    }
+});
+
+it('measures distances to the half-covered line, finer than a pixel', function (): void {
+    $case = rasters('distance');
+    $signed = Distance::signed($case['shape'], $case['size'], $case['size']);
+    expect(worst($signed, $case['signed']))->toBeLessThan($case['tolerance']);
+});
+
+it('measures the distance to a circle', function (): void {
+    // an edge four pixels wide, so that coverage is linear around the line: the distance is then exact
+    $disc = [];
+    for ($row = 0; $row < 80; $row++) {
+        for ($column = 0; $column < 80; $column++) {
+            $disc[] = max(0.0, min(1.0, (25.3 - hypot($column + 0.5 - 40, $row + 0.5 - 40)) / 4 + 0.5));
+        }
+    }
+    $signed = Distance::signed($disc, 80, 80);
+    foreach ([[40, 40, 24.6], [40, 10, -4.2], [5, 40, -9.2], [60, 60, -3.7]] as [$column, $row, $about]) {
+        $true = 25.3 - hypot($column + 0.5 - 40, $row + 0.5 - 40);
+        expect($signed[$row * 80 + $column])->toEqualWithDelta($true, 0.01)->and($true)->toEqualWithDelta($about, 0.8);
+    }
+});
+
+it('knows no border where there is none', function (): void {
+    expect(Distance::signed(array_fill(0, 16, 1.0), 4, 4)[5])->toBe(INF)->and(Distance::signed(array_fill(0, 16, 0.0), 4, 4)[5])->toBe(-INF);
+});
+
+it('grows and shrinks by exact distance, with an edge a pixel wide', function (): void {
+    // where a pixel wide edge is cut at 0 and 1 it is not linear: the line is off by up to 0.09 px (follows from the definition)
+    $disc = fn (float $radius): array => array_map(fn (int $at): float => max(0.0, min(1.0, $radius - hypot($at % 60 + 0.5 - 30, intdiv($at, 60) + 0.5 - 30) + 0.5)), range(0, 3599));
+    expect(worst(Edge::grown($disc(15), 60, 60, 6.5), $disc(21.5)))->toBeLessThan(0.1)
+        ->and(worst(Edge::grown($disc(15), 60, 60, -9.25), $disc(5.75)))->toBeLessThan(0.1)
+        ->and(array_sum(Edge::grown($disc(15), 60, 60, -16)))->toBeLessThan(1e-9);
+});
+
+it('counts the pieces that vanish, and finds holes', function (): void {
+    // a large square, a bar two pixels wide, and a ring
+    $plane = array_fill(0, 40 * 30, 0.0);
+    $fill = function (int $x0, int $y0, int $x1, int $y1, float $value) use (&$plane): void {
+        for ($y = $y0; $y < $y1; $y++) {
+            for ($x = $x0; $x < $x1; $x++) {
+                $plane[$y * 40 + $x] = $value;
+            }
+        }
+    };
+    $fill(2, 2, 12, 12, 1);
+    $fill(2, 20, 30, 22, 1);
+    $fill(18, 2, 34, 16, 1);
+    $fill(23, 6, 29, 12, 0);
+    expect(Pieces::label($plane, 40, 30)[1])->toBe(3);
+    // contracting by r removes every piece not wider than 2r (follows from the definition)
+    expect(Pieces::vanished($plane, Edge::grown($plane, 40, 30, -1.2), 40, 30))->toBe(1)
+        ->and(Pieces::vanished($plane, Edge::grown($plane, 40, 30, -0.4), 40, 30))->toBe(0)
+        ->and(Pieces::vanished($plane, Edge::grown($plane, 40, 30, -5.2), 40, 30))->toBe(3);
+    $holes = Pieces::holes($plane, 40, 30);
+    expect(array_sum($holes))->toBe(36.0)->and($holes[8 * 40 + 25])->toBe(1.0)->and($holes[0])->toBe(0.0);
+});
+
+it('filters by a guide as the paper says', function (): void {
+    $case = rasters('guided');
+    expect(worst(GuidedFilter::apply($case['plane'], $case['guide'], $case['columns'], $case['rows'], $case['radius'], $case['smoothness']), $case['filtered']))->toBeLessThan(1e-6);
+});
+
+it('takes means over squares, of what is there at the borders', function (): void {
+    $plane = array_map(fn (int $k): float => (float) (($k * 37) % 11), range(0, 7 * 5 - 1));
+    $mean = Box::mean($plane, 7, 5, 2);
+    foreach ([[0, 0], [3, 2], [6, 4], [1, 4]] as [$x, $y]) {
+        $sum = $count = 0;
+        for ($v = max(0, $y - 2); $v <= min(4, $y + 2); $v++) {
+            for ($u = max(0, $x - 2); $u <= min(6, $x + 2); $u++) {
+                $sum += $plane[$v * 7 + $u];
+                $count++;
+            }
+        }
+        expect($mean[$y * 7 + $x])->toEqualWithDelta($sum / $count, 1e-12);
+    }
+});
+
+it('takes at least half of the old background out of an edge', function (): void {
+    // a subject with a slow change of colour before a green background with another one; the edge is five pixels soft
+    [$columns, $rows] = [120, 80];
+    $alpha = [];
+    $true = $mixed = [[], [], []];
+    for ($row = 0; $row < $rows; $row++) {
+        for ($column = 0; $column < $columns; $column++) {
+            $alpha[] = $a = max(0.0, min(1.0, 0.5 + (26 - hypot($column - 60, ($row - 40) * 1.1)) / 5));
+            $subject = [0.72 - $column / 400, 0.35 + $row / 500, 0.3];
+            $background = [0.1 + $row / 800, 0.75, 0.2 + $column / 600];
+            foreach ([0, 1, 2] as $k) {
+                $true[$k][] = $subject[$k];
+                $mixed[$k][] = $a * $subject[$k] + (1 - $a) * $background[$k];
+            }
+        }
+    }
+    $clean = Unstain::colours($mixed, $alpha, null, $columns, $rows, 1.0);
+    [$before, $after] = [0.0, 0.0];
+    foreach ($alpha as $at => $a) {
+        if ($a > 0.1 && $a < 0.9) {
+            foreach ([0, 1, 2] as $k) {
+                $before += abs($mixed[$k][$at] - $true[$k][$at]);
+                $after += abs($clean[$k][$at] - $true[$k][$at]);
+            }
+        }
+    }
+    expect($after)->toBeLessThan(0.25 * $before);
+});

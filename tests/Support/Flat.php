@@ -6,7 +6,6 @@ namespace Tests\Support;
 
 use Aumbrel\Core\Plate\PictureShelf;
 use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Scene\SceneError;
 
 /** Pictures made of a formula, for tests of the core: no files, and values known at every pixel. */
 final class Flat implements PictureShelf, PictureSource
@@ -69,14 +68,46 @@ final class Flat implements PictureShelf, PictureSource
 
     public function pixels(int $level, int $x, int $y, int $columns, int $rows): array
     {
-        if ($level !== 0) {
-            throw new SceneError('picture', 'pictures of formulas have no halvings');
-        }
         $found = [];
+        $width = (int) ceil($this->width / 2 ** $level);
+        $pixels = $this->level($level);
         for ($row = $y; $row < $y + $rows; $row++) {
-            array_push($found, ...array_slice($this->levels[0], $row * $this->width + $x, $columns));
+            array_push($found, ...array_slice($pixels, $row * $width + $x, $columns));
         }
 
         return $found;
+    }
+
+    /**
+     * Means of 2 x 2 premultiplied pixels of the level before, as often as asked.
+     *
+     * @return list<int>
+     */
+    private function level(int $level): array
+    {
+        if (isset($this->levels[$level])) {
+            return $this->levels[$level];
+        }
+        $finer = $this->level($level - 1);
+        [$width, $height] = [(int) ceil($this->width / 2 ** ($level - 1)), (int) ceil($this->height / 2 ** ($level - 1))];
+        $most = (1 << $this->bits) - 1;
+        $pixels = [];
+        for ($y = 0; $y < $height; $y += 2) {
+            for ($x = 0; $x < $width; $x += 2) {
+                $sums = [0.0, 0.0, 0.0, 0.0];
+                foreach ([[$x, $y], [min($width - 1, $x + 1), $y], [$x, min($height - 1, $y + 1)], [min($width - 1, $x + 1), min($height - 1, $y + 1)]] as [$u, $v]) {
+                    $pixel = $finer[$v * $width + $u];
+                    $alpha = $pixel >> 3 * $this->bits & $most;
+                    $sums[3] += $alpha;
+                    foreach ([0, 1, 2] as $k) {
+                        $sums[$k] += $alpha * ($pixel >> (2 - $k) * $this->bits & $most);
+                    }
+                }
+                $of = fn (int $k): int => $sums[3] > 0 ? (int) round($sums[$k] / $sums[3]) : 0;
+                $pixels[] = (int) round($sums[3] / 4) << 3 * $this->bits | $of(0) << 2 * $this->bits | $of(1) << $this->bits | $of(2);
+            }
+        }
+
+        return $this->levels[$level] = $pixels;
     }
 }

@@ -63,7 +63,7 @@ final readonly class Edge
     /** Pixels around a window that decide about those inside it. */
     public function margin(float $scale): int
     {
-        $reach = abs($this->grow) + Gaussian::REACH * $this->soften + 3 * $this->hairBand;
+        $reach = abs($this->grow) + Gaussian::REACH * $this->soften + 4 * $this->hairBand;
 
         return $reach + $this->unstain > 0 ? (int) min(600.0, ceil($reach * $scale) + 2 + ($this->unstain > 0 ? Unstain::reach($scale) : 0)) : 0;
     }
@@ -110,9 +110,15 @@ final readonly class Edge
     private function withHair(array $alpha, array $colours, int $columns, int $rows, float $scale): array
     {
         $width = max(1.0, $this->hairBand * $scale);
-        $filtered = GuidedFilter::apply($alpha, $colours, $columns, $rows, max(1, (int) round($width)), self::SMOOTHNESS);
+        $distances = Distance::signed($alpha, $columns, $rows);
+        [$known, $sureness] = HairColours::alpha($distances, $colours, $columns, $rows, $width);
+        foreach ($known as $at => $value) {
+            $known[$at] = $alpha[$at] + $sureness[$at] * ($value - $alpha[$at]);
+        }
+        /** @var list<float> $known changed only where it had values already */
+        $filtered = GuidedFilter::apply($known, $colours, $columns, $rows, max(1, (int) round($width / 3)), self::SMOOTHNESS);
         $out = [];
-        foreach (Distance::signed($alpha, $columns, $rows) as $at => $distance) {
+        foreach ($distances as $at => $distance) {
             $away = ($distance < 0 ? -$distance : $distance) / $width;
             // outside the band nothing changes; toward its borders the change fades
             $share = $away >= 1.0 ? 0.0 : ($away > 0.7 ? (1.0 - $away) / 0.3 : 1.0);

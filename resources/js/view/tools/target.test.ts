@@ -1,0 +1,71 @@
+import { describe, expect, it } from 'vitest';
+import type { Mask, Strip } from '../../api/types';
+import { groundOf, mapped } from '../ground';
+import { snapped } from '../handles/snap';
+import { pathOf } from '../handles/OutlineHandles';
+import { inWords, joinOf, paintTarget } from './target';
+
+const mask = (id: string, kind: string, on: Mask['on']): Mask => ({ id, kind, on, problem: null, join: 'intersect', inverted: false, off: false, values: {} });
+
+const strip = (family: Strip['family'], masks: Mask[] = []) => ({ id: 's', name: 'Heron', family, masks, values: {} }) as unknown as Strip;
+
+describe('what a stroke lands on', () => {
+    it('is a new cut-out on a plate, and a falloff elsewhere', () => {
+        expect(paintTarget(strip('plate'), null, true)).toEqual({ mask: null, kind: 'painted cut', on: 'plate' });
+        expect(paintTarget(strip('plate'), null, false)).toEqual({ mask: null, kind: 'strokes', on: 'scene' });
+        expect(paintTarget(strip('light'), null, true)).toEqual({ mask: null, kind: 'strokes', on: 'scene' });
+    });
+
+    it('is the chosen mask when it takes strokes, else the last of its own', () => {
+        const masks = [mask('a', 'strokes', 'scene'), mask('b', 'strokes', 'scene'), mask('c', 'linear', 'scene')];
+        expect(paintTarget(strip('light', masks), 'a', true).mask?.id).toBe('a');
+        expect(paintTarget(strip('light', masks), 'c', true).mask?.id).toBe('b');
+    });
+
+    it('is said in words', () => {
+        expect(inWords(strip('plate'), paintTarget(strip('plate'), null, true))).toBe('new: the cut-out of Heron');
+    });
+
+    it('joins what is there already', () => {
+        expect(joinOf(strip('plate'), 'plate', false)).toBe('intersect');
+        expect(joinOf(strip('plate', [mask('a', 'outline', 'plate')]), 'plate', false)).toBe('add');
+        expect(joinOf(strip('plate', [mask('a', 'outline', 'scene')]), 'plate', false)).toBe('intersect');
+        expect(joinOf(strip('plate'), 'plate', true)).toBe('take away');
+    });
+});
+
+describe('grounds', () => {
+    it('go there and back, and know their scale', () => {
+        const plate = { ...strip('plate'), maps: { toScene: [2, 0, 10, 0, 2, 20, 0, 0, 1], toPlate: [0.5, 0, -5, 0, 0.5, -10, 0, 0, 1] } } as Strip;
+        const ground = groundOf(plate, 'plate');
+        expect(ground.toScene([3, 4])).toEqual([16, 28]);
+        expect(ground.fromScene([16, 28])).toEqual([3, 4]);
+        expect(ground.scale([16, 28])).toBeCloseTo(2);
+        expect(groundOf(plate, 'scene').toScene([3, 4])).toEqual([3, 4]);
+        expect(mapped([1, 0, 0, 0, 1, 0, 0, 0.01, 1], [10, 100])).toEqual([5, 50]);
+    });
+});
+
+describe('snapping', () => {
+    const corners: [number, number][] = [
+        [10, 10],
+        [50, 10],
+        [50, 40],
+        [10, 40],
+    ];
+    const scene = { width: 200, height: 100 };
+
+    it('holds edges and middles, and says where', () => {
+        expect(snapped(corners, [-8, 0], scene, { zoom: 1, origin: [0, 0] })).toEqual({ by: [-10, 0], guides: { x: 0, y: null } });
+        expect(snapped(corners, [72, 23], scene, { zoom: 1, origin: [0, 0] })).toEqual({ by: [70, 25], guides: { x: 100, y: 50 } });
+        expect(snapped(corners, [-8, 0], scene, { zoom: 4, origin: [0, 0] }).guides.x).toBeNull();
+    });
+});
+
+describe('paths', () => {
+    it('are straight or curved as their points say', () => {
+        const place = (point: [number, number]): [number, number] => point;
+        expect(pathOf([{ at: [0, 0] }, { at: [10, 0] }, { at: [10, 10] }], place, true)).toBe('M 0.0 0.0 L 10.0 0.0 L 10.0 10.0 L 0.0 0.0 Z');
+        expect(pathOf([{ at: [0, 0], out: [5, 0] }, { at: [10, 10] }], place, false)).toBe('M 0.0 0.0 C 5.0 0.0 10.0 10.0 10.0 10.0');
+    });
+});

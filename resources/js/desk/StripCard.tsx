@@ -76,7 +76,7 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
                     work.choose(strip.id);
                 }
             }}
-            onFocus={() => !isChosen && !isAlso && work.choose(strip.id)}
+            onFocus={() => !isChosen && !useWork.getState().also.includes(strip.id) && work.choose(strip.id)}
             onKeyDown={onKeyDown}
         >
             <div className="flex h-5 items-center gap-1">

@@ -56,6 +56,10 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     }
 
     function onPan(event: PointerEvent) {
+        // who works on the picture is not typing any more: single letters are keys again
+        if (document.activeElement instanceof HTMLInputElement || document.activeElement instanceof HTMLSelectElement) {
+            box.current?.focus({ preventScroll: true });
+        }
         if (!pans && event.button !== 1) {
             return;
         }

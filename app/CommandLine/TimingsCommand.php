@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\CommandLine;
 
 use App\CommandLine\Timings\BrowserTimings;
+use App\CommandLine\Timings\MatchTimings;
 use App\CommandLine\Timings\SceneTimings;
 use App\CommandLine\Timings\StackTimings;
 
@@ -17,6 +18,7 @@ final class TimingsCommand implements Command
         $timings = [
             'fusedStack' => (new StackTimings)->measure(),
             'scene' => (new SceneTimings)->measure(),
+            'match' => (new MatchTimings)->measure(),
             ...($arguments->has('export') ? ['export' => (new SceneTimings)->export()] : []),
             ...($arguments->has('no-browser') ? [] : ['browser' => (new BrowserTimings)->measure()]),
         ];

@@ -318,7 +318,7 @@ test('plates are fitted in perspective, move together, snap, and become a trio',
     expect(await places()).toEqual(before);
 
     await page.locator('[data-strip][aria-label^="Heron"]').click({ position: { x: 40, y: 10 } });
-    await page.getByRole('button', { name: 'straight on' }).click();
+    await page.getByRole('button', { name: 'Fit the corners' }).click();
     await dragHandle(page, 'Corner 2', 30, -40);
     const fit = (await state(page, scene)).strips[1]!.values.fit as [number, number][];
     expect(fit[0]).toEqual([0, 0]);
@@ -326,6 +326,7 @@ test('plates are fitted in perspective, move together, snap, and become a trio',
     await page.getByRole('button', { name: 'Straight on again' }).click();
     await settled(page);
 
+    await page.getByText('Base', { exact: true }).click();
     await page.getByRole('button', { name: 'Trio' }).click();
     await settled(page);
     expect((await state(page, scene)).strips.map((strip) => strip.values.exposure).slice(1, 4)).toEqual([-2, 0, 2]);

@@ -37,7 +37,9 @@ try {
     await page.locator('[data-strip="spot-1"]').click();
     await settled(page);
     const twelveStripsLowest = await drag(page);
-    console.log(JSON.stringify({ unit: 'ms', oneSpot, twelveStrips, twelveStripsLowest }));
+    await page.locator('[data-strip="spot-6"]').click();
+    const painting = await paint(page);
+    console.log(JSON.stringify({ unit: 'ms', oneSpot, twelveStrips, twelveStripsLowest, painting }));
 } finally {
     await browser.close();
     process.kill(-server.pid, 'SIGTERM');
@@ -86,6 +88,44 @@ async function drag(page) {
         await settled(page);
     }
     return figures;
+}
+
+/** Paints into the falloff of the chosen light: from the stroke's last point to the picture that has it in it. */
+async function paint(page) {
+    await page.keyboard.press('p');
+    const box = await page.locator('[data-testid=paint]').boundingBox();
+    const times = [];
+    let drafts = [];
+    for (let stroke = 0; stroke < 6; stroke++) {
+        const [x, y] = [box.x + 250 + 40 * stroke, box.y + 180];
+        await page.evaluate(() => performance.clearMeasures());
+        await page.mouse.move(x, y);
+        await page.mouse.down();
+        for (let k = 1; k <= 25; k++) {
+            await page.mouse.move(x + 6 * k, y + 60 * Math.sin(k / 7));
+            await page.waitForTimeout(16);
+        }
+        const last = await page.evaluate(() => performance.now());
+        await page.mouse.up();
+        await page.waitForFunction((since) => performance.getEntriesByName('aumbrel settled').some((entry) => entry.startTime + entry.duration > since), last);
+        const seen = await page.evaluate(
+            (since) => ({
+                drafts: performance.getEntriesByName('aumbrel draft').map((entry) => entry.duration),
+                settled: Math.min(...performance.getEntriesByName('aumbrel settled').map((entry) => entry.startTime + entry.duration - since).filter((time) => time > 0)),
+            }),
+            last,
+        );
+        // the first stroke makes the mask, the second one is the first that is live
+        if (stroke > 1) {
+            times.push(seen.settled);
+            drafts = [...drafts, ...seen.drafts];
+        }
+        await page.waitForTimeout(400);
+        await settled(page);
+    }
+    drafts.sort((a, b) => a - b);
+    times.sort((a, b) => a - b);
+    return { draftMedian: round(drafts[Math.floor(drafts.length / 2)] ?? 0), draft95: round(drafts[Math.floor(drafts.length * 0.95)] ?? 0), settledMedian: round(times[Math.floor(times.length / 2)]), settledMost: round(times[times.length - 1]) };
 }
 
 function round(value) {

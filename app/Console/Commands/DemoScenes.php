@@ -18,7 +18,7 @@ final class DemoScenes extends Command
 
     public function handle(SceneImport $import): int
     {
-        foreach (glob(base_path('demo/*/scene.json')) ?: [] as $file) {
+        foreach (glob(base_path('demo/*/{scene,*.scene}.json'), GLOB_BRACE) ?: [] as $file) {
             $title = Scene::fromJson((string) file_get_contents($file))->title;
             if (! SceneRow::withTrashed()->where('title', $title)->exists()) {
                 $import->fromFile($file);

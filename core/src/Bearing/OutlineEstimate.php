@@ -424,31 +424,7 @@ final class OutlineEstimate
      */
     private static function inside(LitBody $body, array $signed): array
     {
-        $unit = max(1, (int) ceil(max($body->columns, $body->rows) / self::DOME_SIDE));
-        [$columns, $rows] = [intdiv($body->columns, $unit) + 2, intdiv($body->rows, $unit) + 2];
-        $inside = array_fill(0, $columns * $rows, false);
-        $brightness = array_fill(0, $columns * $rows, 0.0);
-        $materials = array_fill(0, $columns * $rows, 0);
-        for ($row = 1; $row < $rows - 1; $row++) {
-            for ($column = 1; $column < $columns - 1; $column++) {
-                $sum = 0.0;
-                $count = 0;
-                for ($y = 0; $y < $unit; $y++) {
-                    for ($x = 0, $at = (($row - 1) * $unit + $y) * $body->columns + ($column - 1) * $unit; $x < $unit; $x++, $at++) {
-                        if ($signed[$at] > 1.0) {
-                            $sum += $body->brightness[$at];
-                            $count++;
-                        }
-                    }
-                }
-                if ($count * 2 >= $unit * $unit) {
-                    $inside[$row * $columns + $column] = true;
-                    $brightness[$row * $columns + $column] = $sum / $count;
-                    $materials[$row * $columns + $column] = $body->materials[(($row - 1) * $unit + intdiv($unit, 2)) * $body->columns + ($column - 1) * $unit + intdiv($unit, 2)];
-                }
-            }
-        }
-        /** @var list<bool> $inside changed only where it had values already */
+        [$columns, $rows, $inside, $brightness, $materials] = self::shrunk($body, $signed);
         $heights = Dome::heights($inside, $columns, $rows);
         $found = [];
         $step = max(1, intdiv(count(array_keys($inside, true, true)), self::MOST_INSIDE));
@@ -469,6 +445,40 @@ final class OutlineEstimate
         }
 
         return $seen < self::FEWEST_POINTS ? [] : self::byMaterial($found);
+    }
+
+    /**
+     * The body on a small copy with a free border of one pixel: where it is, how bright, of which material.
+     *
+     * @param  list<float>  $signed
+     * @return array{int, int, list<bool>, list<float>, list<int>}
+     */
+    private static function shrunk(LitBody $body, array $signed): array
+    {
+        $unit = max(1, (int) ceil(max($body->columns, $body->rows) / self::DOME_SIDE));
+        [$columns, $rows] = [intdiv($body->columns, $unit) + 2, intdiv($body->rows, $unit) + 2];
+        $inside = $brightness = $materials = [];
+        for ($row = 0; $row < $rows; $row++) {
+            for ($column = 0; $column < $columns; $column++) {
+                $sum = 0.0;
+                $count = 0;
+                $isBorder = $row === 0 || $column === 0 || $row === $rows - 1 || $column === $columns - 1;
+                $first = ($row - 1) * $unit * $body->columns + ($column - 1) * $unit;
+                for ($y = 0; $y < $unit && ! $isBorder; $y++) {
+                    for ($x = 0, $at = $first + $y * $body->columns; $x < $unit; $x++, $at++) {
+                        if ($signed[$at] > 1.0) {
+                            $sum += $body->brightness[$at];
+                            $count++;
+                        }
+                    }
+                }
+                $inside[] = $count > 0 && $count * 2 >= $unit * $unit;
+                $brightness[] = $count > 0 ? $sum / $count : 0.0;
+                $materials[] = $isBorder ? 0 : $body->materials[$first + intdiv($unit, 2) * ($body->columns + 1)];
+            }
+        }
+
+        return [$columns, $rows, $inside, $brightness, $materials];
     }
 
     /**

@@ -44,12 +44,10 @@ final readonly class Frame
         return $margin === 0 ? $this : new self($this->window->padded($margin), $back->after($this->toPixels), $this->name, $this->placement);
     }
 
-    /** Pixels to a unit of the shape's coordinates, in the middle of the window. */
+    /** Pixels to a unit of the shape's coordinates; in perspective at a plate's pivot, so that all windows agree. */
     public function pixelsPerUnit(): float
     {
-        [$x, $y] = $this->fromPixels->at($this->window->columns / 2, $this->window->rows / 2);
-
-        return $this->toPixels->scaleAt($x, $y);
+        return $this->toPixels->scaleAt($this->placement->pivot->x ?? 0.0, $this->placement->pivot->y ?? 0.0);
     }
 
     /** Whether circles stay circles. */

@@ -12,10 +12,10 @@ import { BaseActions, EdgeActions, PlateField } from './PlateBench';
 const TITLES: Record<string, string> = { plate: 'Plate', light: 'Light', placing: 'Placing', reach: 'Reach', base: 'Base', edge: 'Clean the edge', direction: 'Direction' };
 
 /** Sections that are folded until they are wanted. */
-const FOLDED = ['edge'];
+const FOLDED = ['base', 'edge', 'plate'];
 
 /** A plate's sections in the order of the work; those of other kinds come as the core names them. */
-const ORDER = ['plate', 'placing', 'direction', 'base', 'edge'];
+const ORDER = ['direction', 'placing', 'base', 'edge', 'plate'];
 
 const ADVICE: Record<Step, string> = {
     Match: 'Drop a picture on the view: it becomes a plate. Cut it out with Paint or Outline, find its bearing, and look at the compass.',
@@ -67,7 +67,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                 </button>
             </header>
             {sections.map((section, at) => (
-                <Section key={section} title={TITLES[section] ?? section} open={!FOLDED.includes(section)} note={at === 0 && section !== strip.kind ? kind?.label.toLowerCase() : undefined}>
+                <Section key={section} title={TITLES[section] ?? section} open={!isPlate || !FOLDED.includes(section)} note={at === 0 && section !== strip.kind && !isPlate ? kind?.label.toLowerCase() : undefined}>
                     {at === 0 && light && <LevelField strip={strip} gestures={gestures} />}
                     {shown
                         .filter((parameter) => parameter.section === section)

@@ -51,7 +51,7 @@ function CornersField(props: Props) {
     const value = strip.values[parameter.name];
     return (
         <Row label={parameter.label}>
-            <Action label={value ? 'Fit the corners' : parameter.whenEmpty} title="Drag each corner by itself" pressed={fitting} onPress={() => useWork.setState({ fitting: !fitting, tool: 'move' })} />
+            <Action label="Fit the corners" title="Drag each corner by itself" pressed={fitting} onPress={() => useWork.setState({ fitting: !fitting, tool: 'move' })} />
             {value && picture && <Forget label="Straight on again" onPress={() => set(null, 'Straight on')} />}
         </Row>
     );

@@ -22,6 +22,11 @@ describe('what a stroke lands on', () => {
         expect(paintTarget(strip('light', masks), 'c', true).mask?.id).toBe('b');
     });
 
+    it('is what reveals a plate of a trio, not a new cut-out', () => {
+        expect(paintTarget(strip('plate', [mask('a', 'strokes', 'scene')]), null, true).mask?.id).toBe('a');
+        expect(paintTarget(strip('plate', [mask('b', 'painted cut', 'plate'), mask('a', 'strokes', 'scene')]), null, true).mask?.id).toBe('b');
+    });
+
     it('is said in words', () => {
         expect(inWords(strip('plate'), paintTarget(strip('plate'), null, true))).toBe('new: the cut-out of Heron');
     });

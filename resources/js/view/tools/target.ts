@@ -3,17 +3,24 @@ import type { Ground, Mask, Strip } from '../../api/types';
 /** What a tool works on: a mask that is there, or a new one. */
 export type Target = { mask: Mask | null; kind: string; on: Ground };
 
-/** On what a stroke lands: the chosen mask if it takes strokes, else the strip's own one, else a new one. */
+/**
+ * On what a stroke lands: the chosen mask if it takes strokes, else the strip's own one, else a new one. A plate that has
+ * strokes and no painted cut, like the upper two of a trio, is painted on those.
+ */
 export function paintTarget(strip: Strip, chosen: string | null, followsEdges: boolean): Target {
     const takes = (mask: Mask) => mask.kind === 'strokes' || mask.kind === 'painted cut';
     const open = strip.masks.find((mask) => mask.id === chosen && takes(mask));
     if (open) {
         return { mask: open, kind: open.kind, on: open.on };
     }
+    const last = (kind: string) => strip.masks.findLast((mask) => mask.kind === kind);
+    const strokes = last('strokes');
+    if (strokes && !last('painted cut')) {
+        return { mask: strokes, kind: 'strokes', on: strokes.on };
+    }
     const on: Ground = strip.family === 'plate' && followsEdges ? 'plate' : 'scene';
     const kind = on === 'plate' ? 'painted cut' : 'strokes';
-    const own = [...strip.masks].reverse().find((mask) => mask.kind === kind && mask.on === on);
-    return { mask: own ?? null, kind, on };
+    return { mask: strip.masks.findLast((mask) => mask.kind === kind && mask.on === on) ?? null, kind, on };
 }
 
 /** How a new cut joins the ones that are there: it adds to them, unless it takes away. */

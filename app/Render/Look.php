@@ -14,7 +14,7 @@ final readonly class Look
 {
     private const TINT = '#2f6fd6';
 
-    private const TINT_AMOUNT = 68;
+    private const TINT_AMOUNT = 58;
 
     /**
      * @param  bool  $before  the plates as they are, nothing else

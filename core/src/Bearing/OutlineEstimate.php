@@ -62,8 +62,8 @@ final class OutlineEstimate
     }
 
     /**
-     * @param  list<list<array{float, float, float, float}>>  $contour  by material: normal (y up), stretch, brightness as a share of the material's mean
-     * @param  list<list<array{float, float, float, float}>>  $inside  by material: normal (y up, z toward the viewer), brightness likewise
+     * @param  list<list<array{float, float, float, float, float}>>  $contour  by material: normal (y up), 1 for the lift, brightness as a share of the material's mean, stretch
+     * @param  list<list<array{float, float, float, float, float}>>  $inside  by material: normal (y up, z toward the viewer), brightness likewise, 0
      */
     private function __construct(private readonly array $contour, private readonly array $inside)
     {
@@ -94,7 +94,7 @@ final class OutlineEstimate
                 foreach (self::LIFTS as $lift) {
                     $left = 0.0;
                     foreach ($this->contour as $k => $points) {
-                        $left += self::fit($points, $weights[$k], $x, $y, $lift)[0];
+                        $left += self::fit($points, $weights[$k], [$x, $y, $lift])[0];
                     }
                     if ($left < $least) {
                         $least = $left;
@@ -103,9 +103,9 @@ final class OutlineEstimate
                     }
                 }
             }
-            [$x, $y] = [cos(deg2rad($best)), sin(deg2rad($best))];
+            $l = [cos(deg2rad($best)), sin(deg2rad($best)), $bestLift];
             foreach ($this->contour as $k => $points) {
-                $weights[$k] = self::reweighted($points, $x, $y, $bestLift, self::fit($points, $weights[$k], $x, $y, $bestLift));
+                $weights[$k] = self::reweighted($points, $l, self::fit($points, $weights[$k], $l));
             }
         }
 
@@ -128,18 +128,20 @@ final class OutlineEstimate
     }
 
     /**
-     * Least squares of brightness against `ambient + strength max(0, cos + lift)`.
+     * Least squares of brightness against `ambient + strength max(0, n . l)`.
      *
-     * @param  list<array{float, float, float, float}>  $points
+     * @param  list<array{float, float, float, float, float}>  $points
      * @param  list<float>  $weights
+     * @param  array{float, float, float}  $l
      * @return array{float, float, float} the weighted sum of squares left over, ambient, strength
      */
-    private static function fit(array $points, array $weights, float $x, float $y, float $lift): array
+    private static function fit(array $points, array $weights, array $l): array
     {
+        [$lx, $ly, $lz] = $l;
         $n = $s = $ss = $b = $sb = $bb = 0.0;
-        foreach ($points as $at => [$nx, $ny, , $brightness]) {
+        foreach ($points as $at => [$nx, $ny, $nz, $brightness]) {
             $weight = $weights[$at];
-            $shade = $nx * $x + $ny * $y + $lift;
+            $shade = $nx * $lx + $ny * $ly + $nz * $lz;
             $shade = $shade > 0.0 ? $shade : 0.0;
             $n += $weight;
             $s += $weight * $shade;
@@ -171,15 +173,17 @@ final class OutlineEstimate
     /**
      * Tukey's biweight on what the fit leaves over.
      *
-     * @param  list<array{float, float, float, float}>  $points
+     * @param  list<array{float, float, float, float, float}>  $points
+     * @param  array{float, float, float}  $l
      * @param  array{float, float, float}  $fit
      * @return list<float>
      */
-    private static function reweighted(array $points, float $x, float $y, float $lift, array $fit): array
+    private static function reweighted(array $points, array $l, array $fit): array
     {
+        [$lx, $ly, $lz] = $l;
         $left = [];
-        foreach ($points as [$nx, $ny, , $brightness]) {
-            $left[] = $brightness - $fit[1] - $fit[2] * max(0.0, $nx * $x + $ny * $y + $lift);
+        foreach ($points as [$nx, $ny, $nz, $brightness]) {
+            $left[] = $brightness - $fit[1] - $fit[2] * max(0.0, $nx * $lx + $ny * $ly + $nz * $lz);
         }
 
         return self::biweights($left);
@@ -220,7 +224,7 @@ final class OutlineEstimate
                     $candidate = new Bearing($turn, (float) $elevation);
                     $left = 0.0;
                     foreach ($this->inside as $k => $points) {
-                        $left += self::fitInside($points, $weights[$k], $candidate->vector())[0];
+                        $left += self::fit($points, $weights[$k], $candidate->vector())[0];
                     }
                     if ($left < $least) {
                         $least = $left;
@@ -230,54 +234,12 @@ final class OutlineEstimate
             }
             $l = $best->vector();
             foreach ($this->inside as $k => $points) {
-                $weights[$k] = self::reweightedInside($points, $l, self::fitInside($points, $weights[$k], $l));
+                $weights[$k] = self::reweighted($points, $l, self::fit($points, $weights[$k], $l));
             }
             $share = $this->explained($weights, $l);
         }
 
         return [$best, $share];
-    }
-
-    /**
-     * @param  list<array{float, float, float, float}>  $points
-     * @param  list<float>  $weights
-     * @param  array{float, float, float}  $l
-     * @return array{float, float, float}
-     */
-    private static function fitInside(array $points, array $weights, array $l): array
-    {
-        [$lx, $ly, $lz] = $l;
-        $n = $s = $ss = $b = $sb = $bb = 0.0;
-        foreach ($points as $at => [$nx, $ny, $nz, $brightness]) {
-            $weight = $weights[$at];
-            $shade = $nx * $lx + $ny * $ly + $nz * $lz;
-            $shade = $shade > 0.0 ? $shade : 0.0;
-            $n += $weight;
-            $s += $weight * $shade;
-            $ss += $weight * $shade * $shade;
-            $b += $weight * $brightness;
-            $sb += $weight * $shade * $brightness;
-            $bb += $weight * $brightness * $brightness;
-        }
-
-        return self::solved($n, $s, $ss, $b, $sb, $bb);
-    }
-
-    /**
-     * @param  list<array{float, float, float, float}>  $points
-     * @param  array{float, float, float}  $l
-     * @param  array{float, float, float}  $fit
-     * @return list<float>
-     */
-    private static function reweightedInside(array $points, array $l, array $fit): array
-    {
-        [$lx, $ly, $lz] = $l;
-        $left = [];
-        foreach ($points as [$nx, $ny, $nz, $brightness]) {
-            $left[] = $brightness - $fit[1] - $fit[2] * max(0.0, $nx * $lx + $ny * $ly + $nz * $lz);
-        }
-
-        return self::biweights($left);
     }
 
     /**
@@ -290,7 +252,7 @@ final class OutlineEstimate
     {
         $left = $variance = 0.0;
         foreach ($this->inside as $k => $points) {
-            $left += self::fitInside($points, $weights[$k], $l)[0];
+            $left += self::fit($points, $weights[$k], $l)[0];
             $n = $b = $bb = 0.0;
             foreach ($points as $at => [, , , $brightness]) {
                 $n += $weights[$k][$at];
@@ -310,7 +272,7 @@ final class OutlineEstimate
     {
         $stretches = [];
         foreach (array_merge(...$this->contour) as $point) {
-            $stretches[(int) $point[2]][] = $point;
+            $stretches[(int) $point[4]][] = $point;
         }
         $stretches = array_values($stretches);
         $away = [];
@@ -336,7 +298,7 @@ final class OutlineEstimate
     /**
      * The azimuth of a resample: the gradient of a straight fit on its lit part.
      *
-     * @param  list<array{float, float, float, float}>  $points
+     * @param  list<array{float, float, float, float, float}>  $points
      */
     private static function quickAzimuth(array $points, float $near): float
     {
@@ -383,7 +345,7 @@ final class OutlineEstimate
 
     /**
      * @param  list<float>  $signed
-     * @return list<list<array{float, float, float, float}>>
+     * @return list<list<array{float, float, float, float, float}>>
      */
     private static function contour(LitBody $body, array $signed): array
     {
@@ -410,7 +372,7 @@ final class OutlineEstimate
         $points = [];
         for ($k = 0; $k < count($found); $k += $step) {
             [$x, $y, $column, $row, $brightness, $material] = $found[$k];
-            $points[$material][] = [$x, $y, floor($row / $size) * 4096 + floor($column / $size), $brightness];
+            $points[$material][] = [$x, $y, 1.0, $brightness, floor($row / $size) * 4096 + floor($column / $size)];
         }
 
         return self::byMaterial($points);
@@ -420,7 +382,7 @@ final class OutlineEstimate
      * Brightness inside, with the dome's normals; read on a small copy.
      *
      * @param  list<float>  $signed
-     * @return list<list<array{float, float, float, float}>>
+     * @return list<list<array{float, float, float, float, float}>>
      */
     private static function inside(LitBody $body, array $signed): array
     {
@@ -441,7 +403,7 @@ final class OutlineEstimate
             $x = ($heights[$at - 1] ** 2 - $heights[$at + 1] ** 2) / 2;
             $y = ($heights[$at + $columns] ** 2 - $heights[$at - $columns] ** 2) / 2;
             $length = sqrt($x * $x + $y * $y + 4 * $h * $h);
-            $found[$materials[$at]][] = [$x / $length, $y / $length, 2 * $h / $length, $brightness[$at]];
+            $found[$materials[$at]][] = [$x / $length, $y / $length, 2 * $h / $length, $brightness[$at], 0.0];
         }
 
         return $seen < self::FEWEST_POINTS ? [] : self::byMaterial($found);
@@ -485,8 +447,8 @@ final class OutlineEstimate
      * Brightness as a share of its material's mean, so that a white neck and a dark wing count alike; materials of which
      * too little is seen are left out.
      *
-     * @param  array<int, list<array{float, float, float, float}>>  $points
-     * @return list<list<array{float, float, float, float}>>
+     * @param  array<int, list<array{float, float, float, float, float}>>  $points
+     * @return list<list<array{float, float, float, float, float}>>
      */
     private static function byMaterial(array $points): array
     {
@@ -495,7 +457,7 @@ final class OutlineEstimate
         foreach ($points as $own) {
             $mean = array_sum(array_column($own, 3)) / max(1, count($own));
             if (count($own) >= max(12, self::LEAST_SHARE * $most) && $mean > 0) {
-                $all[] = array_map(static fn (array $point): array => [$point[0], $point[1], $point[2], $point[3] / $mean], $own);
+                $all[] = array_map(static fn (array $point): array => [$point[0], $point[1], $point[2], $point[3] / $mean, $point[4]], $own);
             }
         }
 

@@ -41,7 +41,7 @@ final readonly class Edge
             Parameter::number('soften', 'Soften', self::SECTION, Unit::Pixels, 0, 200, 0, 0.5),
             Parameter::number('hairBand', 'Hair band', self::SECTION, Unit::Pixels, 0, 60, 0),
             Parameter::number('unstain', 'Unstain', self::SECTION, Unit::Percent, 0, 100, 0),
-            Parameter::toggle('fillInside', 'Fill hollow insides', self::SECTION),
+            Parameter::toggle('fillInside', 'Fill insides', self::SECTION),
         ];
     }
 

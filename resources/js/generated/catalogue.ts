@@ -258,7 +258,7 @@ export const stripKinds: StripKind[] = [
             },
             {
                 "name": "fillInside",
-                "label": "Fill hollow insides",
+                "label": "Fill insides",
                 "type": "switch",
                 "section": "edge",
                 "unit": "",

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import type { Point, Strip } from '../../api/types';
 import { useWork, type Drawing } from '../../screen/store';
 import { follow } from '../../ui/pointer';
-import { toScene } from '../camera';
 import { groundOf } from '../ground';
 import { Line } from '../handles/parts';
+import { placing } from './place';
 import type { LayerProps } from './ToolLayer';
 
 /** Shorter than this (CSS pixels) it was a slip, not a line. */
@@ -19,9 +19,7 @@ export function LineLayer({ strip, drawing, lens, view, gestures }: LayerProps &
             return;
         }
         event.preventDefault();
-        const bounds = event.currentTarget.getBoundingClientRect();
-        const place = (at: { clientX: number; clientY: number }): Point => toScene(lens, [at.clientX - bounds.left, at.clientY - bounds.top]);
-        const from = place(event);
+        const { at: from, place } = placing(event, lens);
         let to = from;
         follow(event.currentTarget, event.pointerId, {
             move: (pointer) => {

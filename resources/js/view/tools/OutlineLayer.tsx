@@ -2,9 +2,10 @@ import { useEffect, useState } from 'react';
 import type { Ground, Node, Point, Strip } from '../../api/types';
 import { useWork } from '../../screen/store';
 import { follow } from '../../ui/pointer';
-import { toScene, toView } from '../camera';
+import { toView } from '../camera';
 import { groundOf } from '../ground';
 import { OutlineHandles, pathOf } from '../handles/OutlineHandles';
+import { placing } from './place';
 import { joinOf } from './target';
 import type { LayerProps } from './ToolLayer';
 
@@ -70,13 +71,10 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: LayerProps 
             return;
         }
         event.preventDefault();
-        const bounds = event.currentTarget.getBoundingClientRect();
-        const place = (at: { clientX: number; clientY: number }): Point => toScene(lens, [at.clientX - bounds.left, at.clientY - bounds.top]);
-        const at = place(event);
+        const { at, place } = placing(event, lens);
         const [first] = nodes;
         if (first && nodes.length > 1) {
-            const [x, y] = toView(lens, first.at);
-            if (Math.hypot(event.clientX - bounds.left - x, event.clientY - bounds.top - y) < CLOSES) {
+            if (Math.hypot(at[0] - first.at[0], at[1] - first.at[1]) * lens.zoom < CLOSES) {
                 close(nodes);
                 return;
             }
@@ -105,8 +103,7 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: LayerProps 
             height={view.height}
             onPointerDown={onPointerDown}
             onPointerMove={(event) => {
-                const bounds = event.currentTarget.getBoundingClientRect();
-                setHover(isDrawing ? toScene(lens, [event.clientX - bounds.left, event.clientY - bounds.top]) : null);
+                setHover(isDrawing ? placing(event, lens).at : null);
             }}
         >
             {!isDrawing && open && <OutlineHandles scene={scene} strip={strip} mask={open} outlines={{}} lens={lens} gestures={gestures} />}

@@ -1,8 +1,8 @@
 import type { Strip } from '../../api/types';
 import { useWork } from '../../screen/store';
 import { say } from '../../ui/notices';
-import { toScene } from '../camera';
 import { groundOf } from '../ground';
+import { placing } from './place';
 import { joinOf } from './target';
 import type { LayerProps } from './ToolLayer';
 
@@ -21,8 +21,7 @@ export function PickLayer({ strip, lens, view, gestures }: LayerProps & { strip:
             say('A colour area is picked on a plate: choose the plate on the desk first.');
             return;
         }
-        const bounds = event.currentTarget.getBoundingClientRect();
-        const [x, y] = groundOf(strip, 'plate').fromScene(toScene(lens, [event.clientX - bounds.left, event.clientY - bounds.top]));
+        const [x, y] = groundOf(strip, 'plate').fromScene(placing(event, lens).at);
         const at: [number, number] = [Math.round(x * 10) / 10, Math.round(y * 10) / 10];
         if (open && !event.shiftKey) {
             void gestures.change(strip.id, { masks: { [open.id]: { values: { at } } } }, 'Pick');

@@ -18,9 +18,10 @@ final class ErrorReplies
 {
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([SceneError::class, UnreadablePicture::class, StripChanged::class]);
+        $exceptions->dontReport([SceneError::class, NotPossible::class, UnreadablePicture::class, StripChanged::class]);
         $exceptions->shouldRenderJsonWhen(static fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(static fn (SceneError $error): JsonResponse => self::reply(422, $error->getMessage(), ['field' => $error->field]));
+        $exceptions->render(static fn (NotPossible $error): JsonResponse => self::reply(422, $error->getMessage(), ['field' => $error->field]));
         $exceptions->render(static fn (UnreadablePicture $error): JsonResponse => self::reply(422, $error->getMessage(), ['field' => 'file']));
         $exceptions->render(static fn (StripChanged $error): JsonResponse => self::reply(409, $error->getMessage(), ['strip' => $error->strip]));
         $exceptions->render(static function (NotFoundHttpException $error, Request $request): ?JsonResponse {

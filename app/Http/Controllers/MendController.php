@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\NotPossible;
 use App\Models\Scene;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneState;
@@ -11,7 +12,6 @@ use App\Scenes\SceneStore;
 use App\Scenes\StripEdits;
 use Aumbrel\Core\Reading\Mend;
 use Aumbrel\Core\Reading\Readings;
-use Aumbrel\Core\Scene\SceneError;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -23,9 +23,9 @@ final class MendController
         $request->validate(['reading' => 'required|string|max:200', 'mend' => 'required|string|max:40']);
         $sizes = $store->sizes($scene);
         $reading = (new Readings($store->document($scene), static fn (string $picture): ?array => $sizes[$picture] ?? null))->find($request->string('reading')->value())
-            ?? throw new SceneError('reading', 'this reading is gone: the scene has changed');
+            ?? throw new NotPossible('reading', 'This reading is gone: the scene has changed.');
         $mend = array_values(array_filter($reading->mends, static fn (Mend $mend): bool => $mend->key === $request->string('mend')->value()))[0]
-            ?? throw new SceneError('mend', 'this reading offers no such mend');
+            ?? throw new NotPossible('mend', 'This reading offers no such mend.');
         $changed = $store->edit($scene->id, mb_substr("Mend: {$mend->label}", 0, 80), static fn (FlatScene $flat): FlatScene => StripEdits::mend($flat, $reading, $mend));
 
         return new JsonResponse($state->of($changed));

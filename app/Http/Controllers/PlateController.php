@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\NotPossible;
 use App\Models\Scene;
 use App\Render\Pool\Dropped;
 use App\Render\Pool\Priority;
@@ -31,7 +32,7 @@ final class PlateController
     {
         $found = $this->study($scene, $strip)['bearing'];
         if ($found['azimuth'] === null) {
-            throw new SceneError('bearing', $found['why'] ?? 'nothing was found');
+            throw new NotPossible('bearing', $found['why'] ?? 'Nothing was found.');
         }
         $bearing = ['by' => Method::Outline->value, ...array_intersect_key($found, array_flip(['azimuth', 'elevation', 'spread', 'confidence']))];
         $changed = $this->store->edit($scene->id, 'Estimate the bearing', static fn (FlatScene $flat): FlatScene => StripEdits::change($flat, $strip, ['values' => ['bearing' => $bearing]]));
@@ -49,7 +50,7 @@ final class PlateController
     /** A fill with the mean colour of what the plate shows. */
     public function average(Scene $scene, string $strip): JsonResponse
     {
-        $mean = $this->study($scene, $strip)['mean'] ?? throw new SceneError('strip', 'this plate shows nothing: its cut-out leaves no pixel');
+        $mean = $this->study($scene, $strip)['mean'] ?? throw new NotPossible('strip', 'This plate shows nothing: its cut-out leaves no pixel.');
         $changed = $this->store->edit($scene->id, 'Fill with the average', static fn (FlatScene $flat): FlatScene => StripEdits::fillWith($flat, $strip, $mean));
 
         return new JsonResponse($this->state->of($changed), 201);
@@ -59,8 +60,12 @@ final class PlateController
     public function align(Scene $scene, string $strip): JsonResponse
     {
         $plates = array_values(array_filter($this->store->document($scene)->everyStrip(), static fn ($other): bool => $other->kind instanceof Plate));
-        $plate = array_values(array_filter($plates, static fn ($other): bool => $other->id === $strip))[0] ?? throw new SceneError('strip', 'this strip is no plate');
-        $values = Horizon::aligned($plate, $plates[0], $this->store->sizes($scene));
+        $plate = array_values(array_filter($plates, static fn ($other): bool => $other->id === $strip))[0] ?? throw new NotPossible('strip', 'This strip is no plate.');
+        try {
+            $values = Horizon::aligned($plate, $plates[0], $this->store->sizes($scene));
+        } catch (SceneError $error) {
+            throw new NotPossible($error->field, ucfirst($error->reason).'.');
+        }
         $changed = $this->store->edit($scene->id, 'Align to the horizon', static fn (FlatScene $flat): FlatScene => StripEdits::change($flat, $strip, ['values' => $values]));
 
         return new JsonResponse($this->state->of($changed));
@@ -81,7 +86,7 @@ final class PlateController
             Priority::Settled, "study {$scene->id}", $scene->revision,
         );
         if ($read instanceof Dropped) {
-            throw new SceneError('strip', 'something newer came in between; try it again');
+            throw new NotPossible('strip', 'Something newer came in between. Try it again.');
         }
 
         /** @var array{bearing: array{azimuth: float|null, elevation: float|null, spread: float, confidence: float, why?: string}, mean: string|null, vanished: int} */

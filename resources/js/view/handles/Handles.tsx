@@ -31,7 +31,7 @@ export function Handles(props: { scene: Scene; lens: Lens; view: Size; gestures:
     const [OfStrip, OfMask] = [ofStrips[strip.kind], mask && ofMasks[mask.kind]];
     return (
         <svg className={`absolute inset-0 h-full w-full ${props.passive ? 'pointer-events-none' : ''}`} width={props.view.width} height={props.view.height}>
-            {mask ? OfMask && createElement(OfMask, { ...shared, mask, key: mask.id }) : OfStrip && createElement(OfStrip, { ...shared, key: strip.id })}
+            {mask && OfMask ? createElement(OfMask, { ...shared, mask, key: mask.id }) : OfStrip && createElement(OfStrip, { ...shared, key: strip.id })}
         </svg>
     );
 }

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use RuntimeException;
+
+/** Something that was asked for and cannot be done: a whole sentence, and what it is about. */
+final class NotPossible extends RuntimeException
+{
+    public function __construct(public readonly string $field, string $sentence)
+    {
+        parent::__construct($sentence);
+    }
+}

@@ -23,11 +23,6 @@ final readonly class FoundBearing
     ) {
     }
 
-    public static function fromOutline(Estimate $estimate): ?self
-    {
-        return $estimate->bearing === null ? null : new self(Method::Outline, $estimate->bearing, $estimate->spread, $estimate->confidence);
-    }
-
     /** @throws SceneError naming the field */
     public static function read(mixed $raw, string $field): self
     {

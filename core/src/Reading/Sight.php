@@ -38,6 +38,7 @@ final readonly class Sight
     {
         return [
             'strip' => $this->strip, 'light' => $this->isLight, 'azimuth' => round($this->bearing->azimuth, 2), 'elevation' => round($this->bearing->elevation, 2),
+            'heightAngle' => round($this->bearing->heightAngle(), 1), 'heading' => round($this->bearing->heading(), 1),
             'words' => $this->bearing->inWords(), 'spread' => round($this->spread, 1), 'confidence' => round($this->confidence, 2),
             'seenFrom' => $this->seenFrom->toArray(), 'of' => $this->of, 'colour' => $this->colour, 'by' => $this->by,
         ];

@@ -14,6 +14,7 @@ export type Stroke = {
     hardness: number;
     opacity: number;
     flow: number;
+    spacing: number;
     reveals: boolean;
     pressure: string;
     points: [number, number, number, number][];
@@ -72,6 +73,9 @@ export type Sight = {
     light: boolean;
     azimuth: number;
     elevation: number;
+    /** the same light over the ground */
+    heightAngle: number;
+    heading: number;
     words: string;
     spread: number;
     confidence: number;

@@ -99,6 +99,13 @@ function BearingField(props: Props) {
                 </Row>
             )}
             {sight && value && (
+                <Row label="Over the ground">
+                    <span className="font-mono text-[12px]">{sight.heightAngle.toFixed(0)}°</span>
+                    <span className="text-quiet">high, heading</span>
+                    <span className="font-mono text-[12px]">{sight.heading.toFixed(0)}°</span>
+                </Row>
+            )}
+            {sight && value && (
                 <Row label="Found">
                     <span className="text-[12.5px] text-quiet">
                         {FOUND[value.by]}, give or take {sight.spread.toFixed(0)}°, {(sight.confidence * 100).toFixed(0)} % sure

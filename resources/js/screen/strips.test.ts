@@ -43,3 +43,12 @@ test('a reversed course is the same from the other end', () => {
     expect(turned[1]?.midpoint).toBeCloseTo(0.7);
     expect(reversed(turned).map((stop) => stop.offset)).toEqual(stops.map((stop) => expect.closeTo(stop.offset)));
 });
+
+test('puts a stroke behind the others once, though it is pending when it is written already', () => {
+    const stroke = { size: 9, hardness: 0, opacity: 100, flow: 100, spacing: 25, reveals: true, pressure: 'nothing', points: [[1, 2, 1, 0]] as [number, number, number, number][] };
+    const change = { masks: { m: { stroke } } };
+    const painted = { id: 's', values: {}, masks: [{ id: 'm', kind: 'strokes', on: 'scene', problem: null, join: 'intersect', inverted: false, off: false, values: { strokes: [] } }] } as unknown as Parameters<typeof changed>[0];
+    const once = changed(painted, change);
+    expect(once.masks[0]?.values.strokes).toEqual([stroke]);
+    expect(changed(once, change).masks[0]?.values.strokes).toEqual([stroke]);
+});

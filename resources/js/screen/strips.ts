@@ -17,10 +17,17 @@ export function changed(strip: Strip, change: StripChange | undefined): Strip {
                 return mask;
             }
             const { stroke, values, ...plainPart } = part;
-            const strokes: Values = stroke ? { strokes: [...(Array.isArray(mask.values.strokes) ? (mask.values.strokes as Stroke[]) : []), stroke] } : {};
+            const strokes: Values = stroke ? { strokes: withStroke(mask.values.strokes, stroke) } : {};
             return { ...mask, ...plainPart, values: { ...mask.values, ...values, ...strokes } };
         }),
     };
+}
+
+/** Strokes with one more behind them, unless it is there already: written down, but still pending for a moment. */
+function withStroke(value: Values[string] | undefined, stroke: Stroke): Stroke[] {
+    const strokes = Array.isArray(value) ? (value as Stroke[]) : [];
+    const last = strokes[strokes.length - 1];
+    return last && JSON.stringify(last.points) === JSON.stringify(stroke.points) ? strokes : [...strokes, stroke];
 }
 
 /** Two changes to one strip, the later one on top. */

@@ -15,6 +15,9 @@ declare global {
     }
 }
 
+/** Stamps lie a quarter of the radius apart, in percent. */
+const SPACING = 25;
+
 /** Paints strokes into the chosen strip's masks: the trail is seen at once, what the core makes of it as soon as it is there. */
 export function PaintLayer({ strip, lens, view, gestures }: LayerProps & { strip: Strip }) {
     const brush = useWork((state) => state.brush);
@@ -54,6 +57,7 @@ export function PaintLayer({ strip, lens, view, gestures }: LayerProps & { strip
             hardness: isCut ? 100 : brush.hardness,
             opacity: isCut ? 100 : brush.opacity,
             flow: isCut ? 100 : brush.flow,
+            spacing: SPACING,
             reveals,
             pressure: isCut ? 'nothing' : brush.pressure,
             points,

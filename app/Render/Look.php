@@ -66,10 +66,10 @@ final readonly class Look
         $cut = array_filter(is_array($plate['masks'] ?? null) ? $plate['masks'] : [], static fn (mixed $mask): bool => is_array($mask) && ($mask['on'] ?? '') === 'plate');
         unset($whole['confinedTo']);
 
-        return new FlatScene($scene->scene, [['whole', null], ['tint', null], [$id, null]], [
+        return new FlatScene($scene->scene, [['whole', null], ['tint', null], ['cut', null]], [
             'whole' => $whole,
             'tint' => ['id' => 'tint', 'kind' => 'fill', 'mode' => 'normal', 'amount' => self::TINT_AMOUNT, 'confinedTo' => 'whole', 'values' => ['colour' => self::TINT]],
-            $id => [...$whole, 'id' => $id, 'values' => $values, 'masks' => array_values($cut)],
+            'cut' => [...$whole, 'id' => 'cut', 'values' => $values, 'masks' => array_values($cut)],
         ]);
     }
 

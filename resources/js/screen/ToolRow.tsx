@@ -1,7 +1,7 @@
 import type { Scene, Strip } from '../api/types';
 import { pressures } from '../generated/catalogue';
 import { Readings } from '../readings/Readings';
-import { inWords, paintTarget } from '../view/tools/target';
+import { paintTarget } from '../view/tools/target';
 import type { Gestures } from './gestures';
 import { everyStrip } from './strips';
 import { useWork, work, type Tool } from './store';
@@ -36,7 +36,7 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
                     </button>
                 ))}
             </div>
-            <div className="ml-3 flex min-w-0 flex-1 items-center gap-3 overflow-hidden whitespace-nowrap">
+            <div className="ml-3 flex min-w-0 flex-1 items-center gap-2.5 overflow-hidden whitespace-nowrap">
                 <Settings tool={tool} strip={strip} />
             </div>
             <div className="flex shrink-0 items-center gap-2">
@@ -93,7 +93,7 @@ function BrushSettings({ strip }: { strip: Strip }) {
                     <label className="flex items-center gap-1.5 text-quiet">
                         Pen on
                         <select
-                            className="h-5 rounded-sm bg-well px-1 text-ink"
+                            className="h-5 w-[92px] rounded-sm bg-well px-1 text-ink"
                             value={brush.simulated ? `speed ${brush.pressure}` : brush.pressure}
                             onChange={(event) => work.brush({ simulated: event.target.value.startsWith('speed '), pressure: event.target.value.replace('speed ', '') })}
                         >
@@ -112,7 +112,6 @@ function BrushSettings({ strip }: { strip: Strip }) {
                 </>
             )}
             {strip.family === 'plate' && <Tick label="Follows edges" value={brush.followsEdges} onSet={(followsEdges) => work.brush({ followsEdges })} />}
-            <Hint text={`on ${inWords(strip, target)}`} />
         </>
     );
 }
@@ -168,17 +167,19 @@ function Tick({ label, value, onSet }: { label: string; value: boolean; onSet: (
 
 function Small({ label, unit, value, least, most, onSet }: { label: string; unit: string; value: number; least: number; most: number; onSet: (value: number) => void }) {
     return (
-        <label className="flex shrink-0 items-center gap-1.5 text-quiet">
+        <label className="flex shrink-0 items-center gap-1 text-quiet">
             {label}
-            <input
-                type="number"
-                className="h-5 w-[52px] rounded-sm bg-well px-1.5 font-mono text-[12px] text-ink"
-                value={value}
-                min={least}
-                max={most}
-                onChange={(event) => Number.isFinite(event.target.valueAsNumber) && onSet(Math.min(most, Math.max(least, event.target.valueAsNumber)))}
-            />
-            {unit}
+            <span className="relative">
+                <input
+                    type="number"
+                    className="h-5 w-[47px] [appearance:textfield] rounded-sm bg-well pr-4 pl-1.5 font-mono text-[12px] text-ink"
+                    value={value}
+                    min={least}
+                    max={most}
+                    onChange={(event) => Number.isFinite(event.target.valueAsNumber) && onSet(Math.min(most, Math.max(least, event.target.valueAsNumber)))}
+                />
+                <span className="pointer-events-none absolute top-px right-1 text-[11px]">{unit}</span>
+            </span>
         </label>
     );
 }

@@ -5,7 +5,7 @@ import { useWork, work } from '../../screen/store';
 import { follow } from '../../ui/pointer';
 import { toScene, toView, type Lens } from '../camera';
 import { groundOf } from '../ground';
-import { paintTarget } from './target';
+import { inWords, paintTarget } from './target';
 import type { LayerProps } from './ToolLayer';
 
 declare global {
@@ -122,6 +122,9 @@ export function PaintLayer({ strip, lens, view, gestures }: LayerProps & { strip
                 }}
                 onPointerLeave={() => setCursor(null)}
             />
+            <p className="pointer-events-none absolute top-2 left-1/2 -translate-x-1/2 rounded-sm bg-well/80 px-2 text-quiet" data-testid="target">
+                Paints on {inWords(strip, target)}
+            </p>
             {cursor && (
                 <svg className="pointer-events-none absolute inset-0 h-full w-full">
                     <circle cx={cursor[0]} cy={cursor[1]} r={Math.max(2, (brush.size / 2) * lens.zoom)} fill="none" stroke="#161616" strokeWidth={2.5} strokeOpacity={0.6} />

@@ -28,7 +28,7 @@ describe('what a stroke lands on', () => {
     });
 
     it('is said in words', () => {
-        expect(inWords(strip('plate'), paintTarget(strip('plate'), null, true))).toBe('new: the cut-out of Heron');
+        expect(inWords(strip('plate'), paintTarget(strip('plate'), null, true))).toBe('new cut-out of Heron');
     });
 
     it('joins what is there already', () => {

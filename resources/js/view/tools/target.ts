@@ -33,6 +33,6 @@ export function joinOf(strip: Strip, on: Ground, takesAway: boolean): string {
 
 /** The target in words, so that it is certain what is worked on. */
 export function inWords(strip: Strip, target: Target): string {
-    const what = target.kind === 'painted cut' ? 'the cut-out' : target.on === 'plate' ? 'strokes of the cut-out' : 'strokes of the falloff';
-    return `${target.mask ? '' : 'new: '}${what} of ${strip.name}`;
+    const what = target.kind === 'painted cut' ? 'cut-out' : target.on === 'plate' ? 'strokes of the cut-out' : 'strokes of the falloff';
+    return `${target.mask ? '' : 'new '}${what} of ${strip.name}`;
 }

@@ -64,7 +64,10 @@ final class ShapeStore
 
     private function read(string $name): ?PictureSource
     {
-        $about = json_decode((string) @file_get_contents("{$this->folder}/{$name}/shape.json"), true);
+        if (! is_file("{$this->folder}/{$name}/shape.json")) {
+            return null;
+        }
+        $about = json_decode((string) file_get_contents("{$this->folder}/{$name}/shape.json"), true);
         if (! is_array($about) || ! is_int($about['width'] ?? null) || ! is_int($about['height'] ?? null) || ! is_int($about['level'] ?? null)) {
             return null;
         }

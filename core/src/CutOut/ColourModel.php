@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\CutOut;
 
 /**
- * What colours a region has: a mixture of Gaussians in Oklab, as in Rother, Kolmogorov, Blake, *GrabCut* (2004). Means are
+ * What colours a region has: a mixture of Gaussians, as in Rother, Kolmogorov, Blake, *GrabCut* (2004). Means are
  * found by repeated assignment to the nearest (Lloyd), starting from the samples that lie farthest from each other.
  */
 final readonly class ColourModel
@@ -14,8 +14,11 @@ final readonly class ColourModel
 
     private const ROUNDS = 6;
 
-    /** Least variance along every axis: colours closer than this are one. */
+    /** Least variance of colour: what lies closer is one. */
     private const LEAST = 0.00012;
+
+    /** The same of lightness, larger: strokes do not see every tone of a body. */
+    private const LEAST_LIGHTNESS = 0.0002;
 
     /** @param  list<array{float, float, float, float, float, float, float, float, float, float}>  $parts  factor, mean, and the inverse covariance (6 of it) */
     private function __construct(private array $parts)
@@ -113,7 +116,7 @@ final readonly class ColourModel
             $yz += $y * $z;
         }
         $n = count($own);
-        [$xx, $yy, $zz] = [$xx / $n + self::LEAST, $yy / $n + self::LEAST, $zz / $n + self::LEAST];
+        [$xx, $yy, $zz] = [$xx / $n + self::LEAST_LIGHTNESS, $yy / $n + self::LEAST, $zz / $n + self::LEAST];
         [$xy, $xz, $yz] = [$xy / $n, $xz / $n, $yz / $n];
         $determinant = $xx * ($yy * $zz - $yz * $yz) - $xy * ($xy * $zz - $yz * $xz) + $xz * ($xy * $yz - $yy * $xz);
 

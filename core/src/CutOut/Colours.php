@@ -14,6 +14,11 @@ final readonly class Colours
     /** Pictures are worked on at no more pixels than this. */
     public const MOST_PIXELS = 2_200_000;
 
+    private const KEPT_LIGHTNESS = 0.5;
+
+    /** Added to lightness, so that the noise of the darkest tones is no colour. */
+    private const DARKEST = 0.2;
+
     /**
      * @param  list<float>  $lightness
      * @param  list<float>  $first  from green to red
@@ -79,6 +84,23 @@ final readonly class Colours
     public static function one(float $red, float $green, float $blue): array
     {
         return Oklab::ofLinear(Srgb::decode($red), Srgb::decode($green), Srgb::decode($blue));
+    }
+
+    /**
+     * The same with colourfulness taken as a share of lightness, which shading leaves almost as it is, and with lightness
+     * counting less: a body's lit and shaded side become alike, while what differs in hue stays apart.
+     */
+    public function unshaded(): self
+    {
+        $lightness = $first = $second = [];
+        foreach ($this->lightness as $at => $value) {
+            $share = 1 / ($value + self::DARKEST);
+            $lightness[] = self::KEPT_LIGHTNESS * $value;
+            $first[] = $this->first[$at] * $share;
+            $second[] = $this->second[$at] * $share;
+        }
+
+        return new self($this->level, $this->columns, $this->rows, $lightness, $first, $second, $this->alpha);
     }
 
     /** The same at half the size: means of 2 x 2. */

@@ -48,7 +48,7 @@ final class Segmentation
     /** @param  list<Stroke>  $strokes  in the picture's pixels; those that reveal are on the subject */
     public static function of(Colours $colours, int $width, int $height, array $strokes): Shape
     {
-        $sizes = [$colours];
+        $sizes = [$colours->unshaded()];
         while (($last = $sizes[count($sizes) - 1])->columns * $last->rows > self::COARSE && min($last->columns, $last->rows) > 8) {
             $sizes[] = $last->halved();
         }

@@ -110,8 +110,8 @@ it('sees a window from the scene and from a plate, with margins and in bands', f
     expect($plate->toPixels->at(5, 5))->toEqualWithDelta([10, 10], 1e-12)->and($plate->pixelsPerUnit())->toEqualWithDelta(1.5, 1e-12)->and($plate->fromPixels->at(13, 10))->toEqualWithDelta([7, 5], 1e-12);
 });
 
-it('feathers an outline as the Gaussian of its edge', function (): void {
-    $mask = OutlineMask::from(Values::read(OutlineMask::parameters(), ['feather' => 4, 'path' => [['at' => [-200, -200]], ['at' => [30, -200]], ['at' => [30, 200]], ['at' => [-200, 200]]]], 'values'));
+it('feathers an outline as the Gaussian of its edge', function (float $feather): void {
+    $mask = OutlineMask::from(Values::read(OutlineMask::parameters(), ['feather' => $feather, 'path' => [['at' => [-900, -900]], ['at' => [30, -900]], ['at' => [30, 900]], ['at' => [-900, 900]]]], 'values'));
     $planes = Rendering::renderer([])->planes;
     $plane = $planes->numbers($mask->onPlate(Frame::scene(Window::whole(60, 20)), new Flat(1, 1, fn (): array => [0, 0, 0])));
     // the normal distribution, Abramowitz and Stegun 7.1.26 for the error function
@@ -122,9 +122,12 @@ it('feathers an outline as the Gaussian of its edge', function (): void {
         return $x < 0 ? -$value : $value;
     };
     foreach ([16, 24, 28, 30, 33, 40] as $column) {
-        expect($plane[10 * 60 + $column])->toEqualWithDelta(0.5 - 0.5 * $erf(($column + 0.5 - 30) / (4 * M_SQRT2)), 1 / 255);
+        expect($plane[10 * 60 + $column])->toEqualWithDelta(0.5 - 0.5 * $erf(($column + 0.5 - 30) / ($feather * M_SQRT2)), 1 / 255);
     }
-});
+    // and so in a part of the window
+    $part = $planes->numbers($mask->onPlate(Frame::scene(Window::whole(60, 20)->band(7, 5)), new Flat(1, 1, fn (): array => [0, 0, 0])));
+    expect($part[60 + 28])->toEqualWithDelta($plane[8 * 60 + 28], 1e-9);
+})->with([4.0, 11.0, 30.0, 200.0]);
 
 it('paints stroke by stroke what it paints at once', function (): void {
     $planes = Rendering::renderer([])->planes;

@@ -110,6 +110,8 @@ it('refuses strokes that are none', function (array $stroke, string $field): voi
     'not a number' => [['points' => [[NAN, 0]]], 'stroke.points[0]'],
     'pressure above 1' => [['points' => [[0, 0, 2, 0]]], 'stroke.points[0]'],
     'a word for a place' => [['points' => [['here', 0]]], 'stroke.points[0]'],
+    'a line around the world with a needle' => [['size' => 1, 'points' => [[-1e6, 0], [1e6, 0]]], 'too long for so small a brush'],
+    'a brush that never lifts' => [['points' => [[0, 0, 1, 0], [0, 0, 1, 1e6], [5, 0, 1, 1e6], ...array_map(fn (int $k): array => [5, 0, 1, $k % 2 === 0 ? -1e6 : 1e6], range(1, 20))]], 'too long'],
     'an unknown pressure' => [['pressure' => 'colour', 'points' => [[0, 0]]], 'stroke.pressure'],
 ]);
 

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Mask;
 
 use Aumbrel\Core\CutOut\Edge;
 use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Raster\Gaussian;
 use Aumbrel\Core\Raster\Polygon;
 use Aumbrel\Core\Render\Plane;
@@ -16,6 +17,9 @@ final readonly class OutlinePlane implements Plane
 {
     /** Curves are drawn as straight pieces that lie nowhere further off than this share of a pixel. */
     private const TOLERANCE = 0.02;
+
+    /** Sigma in pixels above which fewer pixels do. */
+    private const WIDEST = 12.0;
 
     public function __construct(private OutlineMask $outline, private Frame $frame)
     {
@@ -29,13 +33,25 @@ final readonly class OutlinePlane implements Plane
     /** @return list<float> */
     public function fill(Planes $planes): array
     {
-        $scale = $this->frame->pixelsPerUnit();
+        $sigma = $this->outline->feather * $this->frame->pixelsPerUnit();
+        $coarseness = 1;
+        while ($sigma / $coarseness > self::WIDEST) {
+            $coarseness *= 2;
+        }
+
+        return $coarseness === 1 ? $this->on($this->frame) : $this->fromCoarse($coarseness);
+    }
+
+    /** @return list<float> */
+    private function on(Frame $frame): array
+    {
+        $scale = $frame->pixelsPerUnit();
         $sigma = $this->outline->feather * $scale;
         $grow = $this->outline->grow * $scale;
         $margin = $sigma > 0 || $grow != 0.0 ? (int) ceil(Gaussian::REACH * $sigma + abs($grow)) + 2 : 0;
-        $frame = $this->frame->padded($margin);
-        [$columns, $rows] = [$frame->window->columns, $frame->window->rows];
-        $points = array_map(static fn (array $point): array => $frame->toPixels->at(...$point), $this->outline->path->flattened(self::TOLERANCE / max(1e-6, $scale)));
+        $padded = $frame->padded($margin);
+        [$columns, $rows] = [$padded->window->columns, $padded->window->rows];
+        $points = array_map(static fn (array $point): array => $padded->toPixels->at(...$point), $this->outline->path->flattened(self::TOLERANCE / max(1e-6, $scale)));
         $values = Polygon::coverage($points, $columns, $rows);
         if ($grow != 0.0) {
             $values = Edge::grown($values, $columns, $rows, $grow);
@@ -47,10 +63,44 @@ final readonly class OutlinePlane implements Plane
             return $values;
         }
         $inside = [];
-        for ($row = 0; $row < $this->frame->window->rows; $row++) {
-            array_push($inside, ...array_slice($values, ($row + $margin) * $columns + $margin, $this->frame->window->columns));
+        for ($row = 0; $row < $frame->window->rows; $row++) {
+            array_push($inside, ...array_slice($values, ($row + $margin) * $columns + $margin, $frame->window->columns));
         }
 
         return $inside;
+    }
+
+    /**
+     * A wide feather is worked out on fewer pixels, on a lattice that is anchored to the scene, and read between them.
+     *
+     * @return list<float>
+     */
+    private function fromCoarse(int $coarseness): array
+    {
+        $fine = $this->frame->window;
+        $step = $fine->step() * $coarseness;
+        $left = (floor($fine->xOf(0) / $step) - 1) * $step;
+        $top = (floor($fine->yOf(0) / $step) - 1) * $step;
+        $columns = (int) ceil(($fine->xOf($fine->columns) - $left) / $step) + 2;
+        $rows = (int) ceil(($fine->yOf($fine->rows) - $top) / $step) + 2;
+        $window = new Window($left, $top, $columns * $step, $rows * $step, 1 / $step);
+        $coarse = $this->on($this->frame->placement === null ? Frame::scene($window) : Frame::plate($window, $this->frame->placement));
+        $values = [];
+        for ($row = 0; $row < $fine->rows; $row++) {
+            $v = ($fine->yOf($row) - $top) / $step - 0.5;
+            $above = (int) $v;
+            $fy = $v - $above;
+            for ($column = 0; $column < $fine->columns; $column++) {
+                $u = ($fine->xOf($column) - $left) / $step - 0.5;
+                $before = (int) $u;
+                $fx = $u - $before;
+                $at = $above * $columns + $before;
+                $high = $coarse[$at] + $fx * ($coarse[$at + 1] - $coarse[$at]);
+                $low = $coarse[$at + $columns] + $fx * ($coarse[$at + $columns + 1] - $coarse[$at + $columns]);
+                $values[] = $high + $fy * ($low - $high);
+            }
+        }
+
+        return $values;
     }
 }

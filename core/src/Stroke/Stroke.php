@@ -21,6 +21,8 @@ final readonly class Stroke
 
     private const MOST_POINTS = 5000;
 
+    private const MOST_STAMPS = 100_000;
+
     private const FAR = 1e6;
 
     /**
@@ -57,7 +59,7 @@ final readonly class Stroke
             throw SceneError::expected("{$field}.points", 'at least one point [x, y, pressure, ms]', $points);
         }
 
-        return new self(
+        $stroke = new self(
             $fields->number('size', 40, 0.5, self::LARGEST_SIZE, 'px'),
             $fields->number('hardness', 0, 0, 100, '%') / 100,
             $fields->number('opacity', 100, 0, 100, '%') / 100,
@@ -67,6 +69,11 @@ final readonly class Stroke
             (is_string($pressure) ? Pressure::tryFrom($pressure) : null) ?? throw SceneError::expected("{$field}.pressure", 'one of '.implode(', ', array_column(Pressure::cases(), 'value')), $pressure),
             $points,
         );
+        if ($stroke->countStamps() > self::MOST_STAMPS) {
+            throw new SceneError($field, 'is too long for so small a brush: at most '.number_format(self::MOST_STAMPS).' stamps');
+        }
+
+        return $stroke;
     }
 
     /**
@@ -77,7 +84,7 @@ final readonly class Stroke
      */
     public function stamps(): array
     {
-        $apart = max(0.5, $this->size / 2 * $this->spacing);
+        $apart = $this->apart();
         [$x, $y, $pressure, $time] = $this->points[0];
         $stamps = [[$x, $y, $pressure]];
         $due = $apart;
@@ -97,6 +104,24 @@ final readonly class Stroke
         }
 
         return $stamps;
+    }
+
+    private function apart(): float
+    {
+        return max(0.5, $this->size / 2 * $this->spacing);
+    }
+
+    /** About how many stamps it leaves. */
+    private function countStamps(): float
+    {
+        $count = 1.0;
+        foreach ($this->points as $at => [$x, $y, , $time]) {
+            [$lastX, $lastY, , $lastTime] = $this->points[max(0, $at - 1)];
+            $length = hypot($x - $lastX, $y - $lastY);
+            $count += $length == 0.0 ? max(0.0, $time - $lastTime) / self::DWELL_MS : $length / $this->apart();
+        }
+
+        return $count;
     }
 
     /** @return array<string, mixed> */

@@ -177,12 +177,15 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
             (next) => {
                 setProblem(null);
                 setShown(next);
+                const { compass, readings, outlines: lines } = next.head;
+                const noticed = compass && readings ? { compass, readings } : {};
                 if (!next.draft) {
                     hasCome.current = true;
-                    useWork.setState({ shownRevision: revision.current, trail: [] });
+                    // what is written down is told with the scene itself
+                    useWork.setState(({ moving, pending }) => ({ shownRevision: revision.current, trail: [], ...(moving ? {} : { noticed: Object.keys(pending).length > 0 ? noticed : {} }) }));
                 } else {
-                    const { compass, readings } = next.head;
-                    useWork.setState(({ outlines }) => ({ outlines: { ...outlines, ...next.head.outlines }, ...(compass && readings ? { noticed: { compass, readings } } : {}) }));
+                    // a draft that comes after the hand has let go says nothing of lines and compass any more
+                    useWork.setState(({ moving, outlines }) => (moving ? { outlines: { ...outlines, ...lines }, noticed } : {}));
                 }
             },
             (error) => {

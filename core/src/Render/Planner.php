@@ -208,7 +208,7 @@ final class Planner
     {
         $kernel = $this->writer();
         $kernel->loop();
-        foreach ($this->plateColour($kernel, $strip) as $at => $colour) {
+        foreach ($this->plates->toned($kernel, $strip) as $at => $colour) {
             $kernel->line("{$kernel->stored('rgb'[$at])} = {$colour};");
         }
         $this->add($kernel);
@@ -239,57 +239,8 @@ final class Planner
         }
         $kernel->line('}');
         $line = $coverage->keep($cover);
-        $this->mixOne($kernel, $this->pictureLayer($kernel, $strip, $line, true, $this->tonedLines($kernel, $strip)), $plane);
+        $this->mixOne($kernel, $this->pictureLayer($kernel, $strip, $line, true, $this->plates->tonedLines($kernel, $strip)), $plane);
         $this->exceeds = $this->exceeds || ($strip->kind instanceof Plate && $strip->kind->tone->mayExceed());
-    }
-
-    /**
-     * A plate's colour at its base exposure, at the current pixel.
-     *
-     * @return array{string, string, string}
-     */
-    private function plateColour(KernelWriter $kernel, Strip $strip): array
-    {
-        $colour = $this->plates->colour($kernel, $this->plates->of($strip));
-        if (! $strip->kind instanceof Plate || $strip->kind->tone->isNone()) {
-            return $colour;
-        }
-        $toned = array_map($kernel->variable(...), ['red', 'green', 'blue']);
-        foreach ($toned as $at => $channel) {
-            $kernel->line("{$channel} = {$colour[$at]};");
-        }
-        $strip->kind->tone->write($kernel, $toned);
-
-        return $toned;
-    }
-
-    /**
-     * The same for the loops that mix a channel each: a base exposure needs the three at once, so it is worked out before.
-     *
-     * @return array{string, string, string}
-     */
-    private function tonedLines(KernelWriter $kernel, Strip $strip): array
-    {
-        if (! $strip->kind instanceof Plate || $strip->kind->tone->isNone()) {
-            return $this->plates->colour($kernel, $this->plates->of($strip));
-        }
-        $kernel->innerLoop();
-
-        return $this->storedColour($kernel, $this->plateColour($kernel, $strip));
-    }
-
-    /**
-     * @param  array{string, string, string}  $colour
-     * @return array{string, string, string}
-     */
-    private function storedColour(KernelWriter $kernel, array $colour): array
-    {
-        $lines = ['toned0', 'toned1', 'toned2'];
-        foreach ($lines as $at => $line) {
-            $kernel->line("{$kernel->stored($line)} = {$colour[$at]};");
-        }
-
-        return array_map($kernel->stored(...), $lines);
     }
 
     /** What lies below is mixed with what the grade makes of it; where nothing lies below, nothing comes of it. */
@@ -303,7 +254,7 @@ final class Planner
             $kernel->line("{$channel} = {$kernel->stored('rgb'[$at])};");
         }
         $grade->writeGrade($kernel, $graded);
-        $layer = $this->pictureLayer($kernel, $strip, $line, true, $this->storedColour($kernel, $graded));
+        $layer = $this->pictureLayer($kernel, $strip, $line, true, Plates::stored($kernel, $graded));
         // colours are not premultiplied, so a change of colour mixes as over an opaque ground
         (new Mixer($kernel, true, false))->mix([$layer]);
         $this->add($kernel);
@@ -401,7 +352,7 @@ final class Planner
             $kernel = $this->writer();
             $kernel->loop();
             $plane = $this->plates->of($strip);
-            (new Output($kernel))->pixel($line, $this->plateColour($kernel, $strip), $this->plates->alpha($kernel, $plane), $this->bits, $strip->kind->tone->mayExceed());
+            (new Output($kernel))->pixel($line, $this->plates->toned($kernel, $strip), $this->plates->alpha($kernel, $plane), $this->bits, $strip->kind->tone->mayExceed());
             $this->mixWaiting();
             $this->add($kernel);
             if (! $strip->muted) {

@@ -77,4 +77,55 @@ final class Plates
             "({$pixels}[\$i] & {$mask}) * {$unit}",
         ];
     }
+
+    /**
+     * A plate's colour at its base exposure, at the current pixel.
+     *
+     * @return array{string, string, string}
+     */
+    public function toned(KernelWriter $kernel, Strip $strip): array
+    {
+        $colour = $this->colour($kernel, $this->of($strip));
+        if (! $strip->kind instanceof Plate || $strip->kind->tone->isNone()) {
+            return $colour;
+        }
+        $toned = array_map($kernel->variable(...), ['red', 'green', 'blue']);
+        foreach ($toned as $at => $channel) {
+            $kernel->line("{$channel} = {$colour[$at]};");
+        }
+        $strip->kind->tone->write($kernel, $toned);
+
+        return $toned;
+    }
+
+    /**
+     * The same for the loops that mix a channel each: a base exposure needs the three at once, so it is worked out before.
+     *
+     * @return array{string, string, string}
+     */
+    public function tonedLines(KernelWriter $kernel, Strip $strip): array
+    {
+        if (! $strip->kind instanceof Plate || $strip->kind->tone->isNone()) {
+            return $this->colour($kernel, $this->of($strip));
+        }
+        $kernel->innerLoop();
+
+        return self::stored($kernel, $this->toned($kernel, $strip));
+    }
+
+    /**
+     * Keeps a colour in lines of the row.
+     *
+     * @param  array{string, string, string}  $colour
+     * @return array{string, string, string} the lines
+     */
+    public static function stored(KernelWriter $kernel, array $colour): array
+    {
+        $lines = ['toned0', 'toned1', 'toned2'];
+        foreach ($lines as $at => $line) {
+            $kernel->line("{$kernel->stored($line)} = {$colour[$at]};");
+        }
+
+        return array_map($kernel->stored(...), $lines);
+    }
 }

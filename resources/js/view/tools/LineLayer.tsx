@@ -1,17 +1,17 @@
 import { useState } from 'react';
-import type { Point, Strip } from '../../api/types';
+import type { Point } from '../../api/types';
 import { useWork, type Drawing } from '../../screen/store';
 import { follow } from '../../ui/pointer';
 import { groundOf } from '../ground';
 import { Line } from '../handles/parts';
 import { placing } from './place';
-import type { LayerProps } from './ToolLayer';
+import type { StripLayerProps } from './types';
 
 /** Shorter than this (CSS pixels) it was a slip, not a line. */
 const SHORTEST = 6;
 
 /** Draws one line on the chosen plate: its horizon, or a shadow from foot to tip. */
-export function LineLayer({ strip, drawing, lens, view, gestures }: LayerProps & { strip: Strip; drawing: Exclude<Drawing, null> }) {
+export function LineLayer({ strip, drawing, lens, view, gestures }: StripLayerProps & { drawing: Exclude<Drawing, null> }) {
     const [line, setLine] = useState<[Point, Point] | null>(null);
 
     function onPointerDown(event: React.PointerEvent<SVGSVGElement>) {

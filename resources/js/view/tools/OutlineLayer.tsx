@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Ground, Node, Point, Strip } from '../../api/types';
+import type { Ground, Node, Point } from '../../api/types';
 import { useWork } from '../../screen/store';
 import { follow } from '../../ui/pointer';
 import { toView } from '../camera';
@@ -7,7 +7,7 @@ import { groundOf } from '../ground';
 import { OutlineHandles, pathOf } from '../handles/OutlineHandles';
 import { placing } from './place';
 import { joinOf } from './target';
-import type { LayerProps } from './ToolLayer';
+import type { StripLayerProps } from './types';
 
 /** How near the first point a click closes the outline, CSS pixels. */
 const CLOSES = 11;
@@ -15,7 +15,7 @@ const CLOSES = 11;
 const STRAIGHT = 4;
 
 /** Draws an outline: click for corners, drag for curves, close on the first point or with enter. */
-export function OutlineLayer({ scene, strip, lens, view, gestures }: LayerProps & { strip: Strip }) {
+export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerProps) {
     const [nodes, setNodes] = useState<Node[]>([]);
     const [hover, setHover] = useState<Point | null>(null);
     const takesAway = useWork((state) => state.takesAway);

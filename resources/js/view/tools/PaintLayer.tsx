@@ -6,7 +6,7 @@ import { follow } from '../../ui/pointer';
 import { toScene, toView, type Lens } from '../camera';
 import { groundOf } from '../ground';
 import { inWords, paintTarget } from './target';
-import type { LayerProps } from './ToolLayer';
+import type { StripLayerProps } from './types';
 
 declare global {
     interface Window {
@@ -19,7 +19,7 @@ declare global {
 const SPACING = 25;
 
 /** Paints strokes into the chosen strip's masks: the trail is seen at once, what the core makes of it as soon as it is there. */
-export function PaintLayer({ strip, lens, view, gestures }: LayerProps & { strip: Strip }) {
+export function PaintLayer({ strip, lens, view, gestures }: StripLayerProps) {
     const brush = useWork((state) => state.brush);
     const chosenMask = useWork((state) => state.mask);
     const trail = useWork((state) => state.trail);

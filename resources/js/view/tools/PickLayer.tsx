@@ -1,13 +1,12 @@
-import type { Strip } from '../../api/types';
 import { useWork } from '../../screen/store';
 import { say } from '../../ui/notices';
 import { groundOf } from '../ground';
 import { placing } from './place';
 import { joinOf } from './target';
-import type { LayerProps } from './ToolLayer';
+import type { StripLayerProps } from './types';
 
 /** Picks what has the colour of a place: the chosen colour area moves there, else a new one is made. */
-export function PickLayer({ strip, lens, view, gestures }: LayerProps & { strip: Strip }) {
+export function PickLayer({ strip, lens, view, gestures }: StripLayerProps) {
     const pick = useWork((state) => state.pick);
     const takesAway = useWork((state) => state.takesAway);
     const chosenMask = useWork((state) => state.mask);

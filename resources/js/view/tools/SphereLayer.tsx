@@ -1,18 +1,17 @@
 import { useEffect, useRef } from 'react';
 import { api } from '../../api/client';
-import type { Strip } from '../../api/types';
 import { useWork, work } from '../../screen/store';
 import { follow } from '../../ui/pointer';
 import { sayError } from '../../ui/notices';
 import { mapped } from '../ground';
 import { toView } from '../camera';
 import { toPlateBearing } from '../../compass/turning';
-import type { LayerProps } from './ToolLayer';
+import type { StripLayerProps } from './types';
 
 const SIZE = 148;
 
 /** A sphere lit by the core, laid over the plate: dragging on it turns the light until it looks like the subject. */
-export function SphereLayer({ scene, strip, lens, gestures }: LayerProps & { strip: Strip }) {
+export function SphereLayer({ scene, strip, lens, gestures }: StripLayerProps) {
     const noticed = useWork((state) => state.noticed);
     const sight = (noticed.compass ?? scene.compass).sights.find((other) => other.strip === strip.id);
     const [azimuth, elevation] = [sight?.azimuth ?? 90, sight?.elevation ?? 30];

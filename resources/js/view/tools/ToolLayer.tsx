@@ -1,15 +1,11 @@
-import type { Scene } from '../../api/types';
-import type { Gestures } from '../../screen/gestures';
 import { everyStrip } from '../../screen/strips';
 import { useWork } from '../../screen/store';
-import type { Lens, Size } from '../camera';
 import { LineLayer } from './LineLayer';
 import { OutlineLayer } from './OutlineLayer';
 import { PaintLayer } from './PaintLayer';
 import { PickLayer } from './PickLayer';
 import { SphereLayer } from './SphereLayer';
-
-export type LayerProps = { scene: Scene; lens: Lens; view: Size; gestures: Gestures };
+import type { LayerProps } from './types';
 
 /** What the pointer does over the picture, other than moving handles. */
 export function ToolLayer(props: LayerProps) {

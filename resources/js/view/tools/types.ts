@@ -1,0 +1,8 @@
+import type { Scene, Strip } from '../../api/types';
+import type { Gestures } from '../../screen/gestures';
+import type { Lens, Size } from '../camera';
+
+export type LayerProps = { scene: Scene; lens: Lens; view: Size; gestures: Gestures };
+
+/** Of a layer that works on the chosen strip. */
+export type StripLayerProps = LayerProps & { strip: Strip };

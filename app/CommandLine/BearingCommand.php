@@ -6,6 +6,7 @@ namespace App\CommandLine;
 
 use Aumbrel\Core\Bearing\LitBody;
 use Aumbrel\Core\Bearing\OutlineEstimate;
+use Aumbrel\Core\Plate\Halving;
 use Aumbrel\Core\Plate\PictureSource;
 use Aumbrel\Core\Scene\SceneError;
 
@@ -18,11 +19,10 @@ final class BearingCommand implements Command
         $path = count($arguments->plain) === 1 ? $arguments->plain[0] : throw new Problem('bearing PICTURE [--mask PICTURE]');
         $picture = self::open($path);
         $mask = $arguments->text('mask');
-        $level = LitBody::levelFor($picture);
-        [$columns, $rows] = self::size($picture, $level);
-        $alpha = $mask === null ? null : self::alpha($picture, self::open($mask), $mask, $level);
+        $size = LitBody::sizeFor($picture);
+        $alpha = $mask === null ? null : self::alpha($picture, self::open($mask), $mask, $size);
         $bits = $picture->bits() === 16 ? 16 : 8;
-        $body = LitBody::of($picture->pixels($level, 0, 0, $columns, $rows), $bits, $columns, $rows, $alpha);
+        $body = LitBody::of($size->pixels($picture), $bits, $size->columns, $size->rows, $alpha);
         echo json_encode(OutlineEstimate::of($body)->toArray(), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE), "\n";
     }
 
@@ -39,26 +39,19 @@ final class BearingCommand implements Command
     }
 
     /** @return list<float> */
-    private static function alpha(PictureSource $picture, PictureSource $mask, string $name, int $level): array
+    private static function alpha(PictureSource $picture, PictureSource $mask, string $name, Halving $size): array
     {
         if ($mask->width() !== $picture->width() || $mask->height() !== $picture->height()) {
             throw new Problem(sprintf('--mask: %s has %d x %d px; a mask is as large as its picture, %d x %d', $name, $mask->width(), $mask->height(), $picture->width(), $picture->height()));
         }
-        [$columns, $rows] = self::size($mask, $level);
         $bits = $mask->bits();
         $most = (1 << $bits) - 1;
         $alpha = [];
-        foreach ($mask->pixels($level, 0, 0, $columns, $rows) as $pixel) {
+        foreach ($size->pixels($mask) as $pixel) {
             $luma = 0.2126 * ($pixel >> 2 * $bits & $most) + 0.7152 * ($pixel >> $bits & $most) + 0.0722 * ($pixel & $most);
             $alpha[] = $luma / $most * (($pixel >> 3 * $bits & $most) / $most);
         }
 
         return $alpha;
-    }
-
-    /** @return array{int, int} */
-    private static function size(PictureSource $picture, int $level): array
-    {
-        return [(int) ceil($picture->width() / 2 ** $level), (int) ceil($picture->height() / 2 ** $level)];
     }
 }

@@ -30,8 +30,9 @@ final class Painter
         $this->pictures->showing($request->pictures);
         $scene = $request->document();
         $window = $request->window();
-        if ($request->kind === RenderRequest::STUDY) {
-            return new PaintedReply(0, 0, 0, $request->strips, json_encode($this->study($scene, $request->strips[0] ?? ''), JSON_THROW_ON_ERROR));
+        $study = Study::tryFrom($request->kind);
+        if ($study !== null) {
+            return new PaintedReply(0, 0, 0, $request->strips, json_encode($study->of($this->plate($scene, $request->strips[0] ?? '')), JSON_THROW_ON_ERROR));
         }
         if ($request->kind === RenderRequest::CONTRIBUTIONS) {
             $pictures = $this->renderer->contributions($scene, $window, $request->strips);
@@ -44,19 +45,13 @@ final class Painter
         return new PaintedReply($picture->columns, $picture->rows, $picture->clipped, [], $picture->bytes);
     }
 
-    /**
-     * What can be read off a plate.
-     *
-     * @return array<string, mixed>
-     */
-    private function study(Scene $scene, string $id): array
+    private function plate(Scene $scene, string $id): PlateStudy
     {
         $strip = $scene->find($id);
         if ($strip === null || ! $strip->kind instanceof Plate) {
             throw new SceneError('strip', 'only a plate can be read');
         }
-        $study = new PlateStudy($this->renderer->planes, $this->pictures->picture($strip->kind->picture), $strip->cutOut(), $strip->kind->edge);
 
-        return ['bearing' => $study->bearing()->toArray(), 'mean' => $study->mean()?->toHex(), 'vanished' => $study->vanished()];
+        return new PlateStudy($this->renderer->planes, $this->pictures->picture($strip->kind->picture), $strip->cutOut(), $strip->kind->edge);
     }
 }

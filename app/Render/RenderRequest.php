@@ -14,10 +14,8 @@ final readonly class RenderRequest
 
     public const CONTRIBUTIONS = 'contributions';
 
-    /** What can be read off the plate that is named first among the strips; the answer is JSON. */
-    public const STUDY = 'study';
-
     /**
+     * @param  string  $kind  a picture, contributions, or a {@see Study} of the plate that is named first among the strips
      * @param  array<string, mixed>  $scene  the document
      * @param  array<string, string>  $pictures  stored pictures by their name in the scene
      * @param  array{float, float, float, float}  $window  x, y, width, height in scene pixels

@@ -48,6 +48,12 @@ final readonly class SceneState
         ];
     }
 
+    /** @param  array<string, array{int, int}>  $sizes  of the scene's pictures */
+    public static function readings(Document $document, array $sizes): Readings
+    {
+        return new Readings($document, static fn (string $picture): ?array => $sizes[$picture] ?? null);
+    }
+
     /**
      * The compass and the readings.
      *
@@ -56,7 +62,7 @@ final readonly class SceneState
      */
     public static function noticed(Document $document, array $sizes): array
     {
-        $readings = new Readings($document, static fn (string $picture): ?array => $sizes[$picture] ?? null);
+        $readings = self::readings($document, $sizes);
 
         return ['compass' => $readings->compass->toArray(), 'readings' => array_map(static fn (Reading $reading): array => $reading->toArray(), $readings->all())];
     }

@@ -17,7 +17,6 @@ use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
 use App\Scenes\StripEdits;
 use Aumbrel\Core\Scene\Scene as Document;
-use Aumbrel\Core\Scene\Strip;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
@@ -45,11 +44,28 @@ final class PictureController
         if ($painted instanceof Dropped) {
             return new Response(status: 204);
         }
-        $outlines = array_map(static fn (string $strip): object => (object) Strip::read($flat->strips[$strip], $strip)->kind->outlines(), array_combine(array_keys($request->changes()), array_keys($request->changes())));
 
-        $noticed = $request->changes() === [] ? [] : SceneState::noticed(Document::read($flat->toDocument()), $this->store->sizes($scene));
+        return $this->framed(['columns' => $painted->columns, 'rows' => $painted->rows, 'clipped' => $painted->clipped, ...$this->changed($scene, $flat, array_keys($request->changes()))], $painted);
+    }
 
-        return $this->framed(['columns' => $painted->columns, 'rows' => $painted->rows, 'clipped' => $painted->clipped, 'outlines' => (object) $outlines, ...$noticed], $painted);
+    /**
+     * What belongs to changes that are not written down: the lines of their strips, the compass and the readings.
+     *
+     * @param  list<string>  $strips  that are changed
+     * @return array<string, mixed>
+     */
+    private function changed(Scene $scene, FlatScene $flat, array $strips): array
+    {
+        if ($strips === []) {
+            return ['outlines' => (object) []];
+        }
+        $document = Document::read($flat->toDocument());
+        $outlines = [];
+        foreach ($strips as $id) {
+            $outlines[$id] = (object) ($document->find($id)?->kind->outlines() ?? []);
+        }
+
+        return ['outlines' => (object) $outlines, ...SceneState::noticed($document, $this->store->sizes($scene))];
     }
 
     public function contributions(Scene $scene): Response

@@ -10,6 +10,7 @@ use App\Render\Pool\Dropped;
 use App\Render\Pool\Priority;
 use App\Render\RenderRequest;
 use App\Render\RenderService;
+use App\Render\Study;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
@@ -30,7 +31,8 @@ final class PlateController
     /** Reads where its light comes from off its outline; refused in a sentence when there is too little to go on. */
     public function bearing(Scene $scene, string $strip): JsonResponse
     {
-        $found = $this->study($scene, $strip)['bearing'];
+        /** @var array{azimuth: float|null, elevation: float|null, spread: float, confidence: float, why?: string} $found */
+        $found = $this->study($scene, $strip, Study::Bearing);
         if ($found['azimuth'] === null) {
             throw new NotPossible('bearing', $found['why'] ?? 'Nothing was found.');
         }
@@ -50,7 +52,8 @@ final class PlateController
     /** A fill with the mean colour of what the plate shows. */
     public function average(Scene $scene, string $strip): JsonResponse
     {
-        $mean = $this->study($scene, $strip)['mean'] ?? throw new NotPossible('strip', 'This plate shows nothing: its cut-out leaves no pixel.');
+        /** @var string $mean */
+        $mean = $this->study($scene, $strip, Study::Mean) ?? throw new NotPossible('strip', 'This plate shows nothing: its cut-out leaves no pixel.');
         $changed = $this->store->edit($scene->id, 'Fill with the average', static fn (FlatScene $flat): FlatScene => StripEdits::fillWith($flat, $strip, $mean));
 
         return new JsonResponse($this->state->of($changed), 201);
@@ -74,22 +77,20 @@ final class PlateController
     /** How many pieces shrinking the cut-out takes away. */
     public function pieces(Scene $scene, string $strip): JsonResponse
     {
-        return new JsonResponse(['vanished' => $this->study($scene, $strip)['vanished']]);
+        return new JsonResponse(['vanished' => $this->study($scene, $strip, Study::Vanished)]);
     }
 
-    /** @return array{bearing: array{azimuth: float|null, elevation: float|null, spread: float, confidence: float, why?: string}, mean: string|null, vanished: int} */
-    private function study(Scene $scene, string $strip): array
+    private function study(Scene $scene, string $strip, Study $study): mixed
     {
         $flat = $this->store->flat($scene);
         $read = $this->renders->render(
-            new RenderRequest(RenderRequest::STUDY, $flat->toDocument(), $this->store->pictureIds($scene), [0.0, 0.0, 1.0, 1.0], 1.0, [$strip]),
-            Priority::Settled, "study {$scene->id}", $scene->revision,
+            new RenderRequest($study->value, $flat->toDocument(), $this->store->pictureIds($scene), [0.0, 0.0, 1.0, 1.0], 1.0, [$strip]),
+            Priority::Settled, "{$study->value} {$scene->id}", $scene->revision,
         );
         if ($read instanceof Dropped) {
             throw new NotPossible('strip', 'Something newer came in between. Try it again.');
         }
 
-        /** @var array{bearing: array{azimuth: float|null, elevation: float|null, spread: float, confidence: float, why?: string}, mean: string|null, vanished: int} */
         return json_decode($read->bytes, true, 8, JSON_THROW_ON_ERROR);
     }
 }

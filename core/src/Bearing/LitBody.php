@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Bearing;
 
 use Aumbrel\Core\Color\Srgb;
-use Aumbrel\Core\CutOut\Colours;
+use Aumbrel\Core\Plate\Halving;
 use Aumbrel\Core\Plate\PictureSource;
 
 /** A cut-out body as light sees it: linear brightness and alpha of each pixel, on a halving that is small enough. */
@@ -32,9 +32,10 @@ final readonly class LitBody
         $this->materials = $materials ?? array_fill(0, $columns * $rows, 0);
     }
 
-    public static function levelFor(PictureSource $picture): int
+    /** The size of a picture that it is read at. */
+    public static function sizeFor(PictureSource $picture): Halving
     {
-        return Colours::levelFor($picture, self::MOST_PIXELS);
+        return Halving::within($picture, self::MOST_PIXELS);
     }
 
     /**
@@ -46,10 +47,7 @@ final readonly class LitBody
      */
     public static function of(array $pixels, int $bits, int $columns, int $rows, ?array $alpha = null): self
     {
-        $linear = [];
-        for ($k = 0; $k < 256; $k++) {
-            $linear[] = Srgb::decode($k / 255);
-        }
+        $linear = Srgb::bytesDecoded();
         $mask = (1 << $bits) - 1;
         $down = $bits - 8;
         $brightness = $own = $chroma = [];

@@ -12,6 +12,12 @@ namespace Aumbrel\Core\Color;
  */
 final class Srgb
 {
+    /** @return list<float> the linear value of each of 256 encoded ones */
+    public static function bytesDecoded(): array
+    {
+        return array_map(static fn (int $byte): float => self::decode($byte / 255), range(0, 255));
+    }
+
     /** Encoded value to linear light. */
     public static function decode(float $encoded): float
     {

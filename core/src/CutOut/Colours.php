@@ -6,6 +6,7 @@ namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Color\Oklab;
 use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Plate\Halving;
 use Aumbrel\Core\Plate\PictureSource;
 
 /** A picture's colours in Oklab, on a halving that is small enough to be worked on as a whole. */
@@ -38,22 +39,18 @@ final readonly class Colours
 
     public static function of(PictureSource $picture, int $most = self::MOST_PIXELS): self
     {
-        $level = self::levelFor($picture, $most);
-        [$columns, $rows] = [(int) ceil($picture->width() / 2 ** $level), (int) ceil($picture->height() / 2 ** $level)];
+        $halving = Halving::within($picture, $most);
         $bits = $picture->bits();
         $mask = (1 << $bits) - 1;
         $down = $bits - 8;
-        $linear = [];
-        for ($k = 0; $k < 256; $k++) {
-            $linear[] = Srgb::decode($k / 255);
-        }
+        $linear = Srgb::bytesDecoded();
         // cube roots by table: to a 4096th of linear light, finer than what 8 bits tell apart above black
         $roots = [];
         for ($k = 0; $k <= 4096; $k++) {
             $roots[] = ($k / 4096) ** (1 / 3);
         }
         $lightness = $first = $second = $alpha = [];
-        foreach ($picture->pixels($level, 0, 0, $columns, $rows) as $pixel) {
+        foreach ($halving->pixels($picture) as $pixel) {
             $r = $linear[($pixel >> 2 * $bits & $mask) >> $down];
             $g = $linear[($pixel >> $bits & $mask) >> $down];
             $b = $linear[($pixel & $mask) >> $down];
@@ -66,18 +63,7 @@ final readonly class Colours
             $alpha[] = ($pixel >> 3 * $bits & $mask) / $mask;
         }
 
-        return new self($level, $columns, $rows, $lightness, $first, $second, $alpha);
-    }
-
-    public static function levelFor(PictureSource $picture, int $most): int
-    {
-        for ($level = 0; $level < PictureSource::LEVELS; $level++) {
-            if (ceil($picture->width() / 2 ** $level) * ceil($picture->height() / 2 ** $level) <= $most) {
-                break;
-            }
-        }
-
-        return $level;
+        return new self($halving->level, $halving->columns, $halving->rows, $lightness, $first, $second, $alpha);
     }
 
     /** @return array{float, float, float} one colour for comparing with these */

@@ -18,20 +18,23 @@ final readonly class CutPlane implements SeenPlate
 {
     private PlatePlane $plate;
 
+    private CutMasks $masks;
+
     /** @param  list<MaskEntry>  $masks  those that lie on the plate */
     public function __construct(
         private PictureSource $picture,
         private Placement $placement,
         private Window $window,
-        private array $masks,
+        array $masks,
         private Edge $edge,
     ) {
+        $this->masks = new CutMasks($masks);
         $this->plate = new PlatePlane($picture, $placement, $window);
     }
 
     public function key(): string
     {
-        return "cut {$this->plate->key()} {$this->edge->key()} ".hash('xxh128', serialize(array_map(static fn (MaskEntry $mask): array => $mask->toArray(), $this->masks)));
+        return "cut {$this->plate->key()} {$this->edge->key()} {$this->masks->key()}";
     }
 
     public function bits(): int
@@ -61,17 +64,14 @@ final readonly class CutPlane implements SeenPlate
         $pixels = $planes->pixels($seen);
         $own = $this->alphaOf($pixels, $seen);
         // a plate's own border is no contour: where the picture is opaque, only the masks make the edge
-        $shape = $this->joined($planes, $frame, $this->picture->opaque() ? null : $own);
+        $shape = $this->masks->joined($planes, $frame, $this->picture);
+        $shape = $this->picture->opaque() ? $shape : self::times($shape, $own);
         if ($this->edge->fillInside) {
             $shape = $this->filled($planes, $frame, $shape);
         }
         $colours = $this->edge->hairBand > 0 || $this->edge->unstain > 0 ? $this->coloursOf($pixels, $seen) : null;
         $shape = $this->edge->clean($shape, $colours, $columns, $rows, $scale);
-        if ($this->picture->opaque()) {
-            foreach ($shape as $at => $value) {
-                $shape[$at] = $value * $own[$at];
-            }
-        }
+        $shape = $this->picture->opaque() ? self::times($shape, $own) : $shape;
         if ($this->edge->unstain > 0 && $colours !== null) {
             $clean = Unstain::colours($colours, $shape, $this->picture->opaque() ? null : $own, $columns, $rows, $scale);
 
@@ -82,28 +82,17 @@ final readonly class CutPlane implements SeenPlate
     }
 
     /**
-     * The masks on the plate, joined; where there are none, all of it.
-     *
-     * @param  list<float>|null  $own  the picture's own alpha, where it has one
+     * @param  list<float>  $one
+     * @param  list<float>  $other
      * @return list<float>
      */
-    private function joined(Planes $planes, Frame $frame, ?array $own): array
+    private static function times(array $one, array $other): array
     {
-        $joined = null;
-        foreach ($this->masks as $entry) {
-            $values = $planes->numbers($entry->onPlate($frame, $this->picture));
-            $joined = $entry->joined($joined, $values);
-        }
-        if ($joined === null) {
-            return $own ?? array_fill(0, $frame->window->columns * $frame->window->rows, 1.0);
-        }
-        if ($own !== null) {
-            foreach ($joined as $at => $value) {
-                $joined[$at] = $value * $own[$at];
-            }
+        foreach ($one as $at => $value) {
+            $one[$at] = $value * $other[$at];
         }
 
-        return $joined;
+        return $one;
     }
 
     /**
@@ -168,7 +157,7 @@ final readonly class CutPlane implements SeenPlate
     /**
      * @param  list<float>  $shape  with the margin
      * @param  array{list<float>, list<float>, list<float>}  $colours
-     * @param  array{array<int, float>, array<int, float>, array<int, float>}  $clean
+     * @param  array{list<float>, list<float>, list<float>}  $clean
      * @return list<int> without it
      */
     private function packed(array $shape, array $colours, array $clean, int $margin, int $pitch): array

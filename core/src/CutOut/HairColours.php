@@ -36,8 +36,8 @@ final class HairColours
         $weights = [Box::mean($inside, $columns, $rows, $radius), Box::mean($outside, $columns, $rows, $radius)];
         $subject = $background = [];
         foreach ($colours as $channel) {
-            $subject[] = self::weighted($channel, $inside, $weights[0], $columns, $rows, $radius);
-            $background[] = self::weighted($channel, $outside, $weights[1], $columns, $rows, $radius);
+            $subject[] = Box::weighted($channel, $inside, $weights[0], $columns, $rows, $radius);
+            $background[] = Box::weighted($channel, $outside, $weights[1], $columns, $rows, $radius);
         }
         $alpha = $sureness = [];
         foreach ($distances as $at => $distance) {
@@ -54,25 +54,5 @@ final class HairColours
         }
 
         return [$alpha, $sureness];
-    }
-
-    /**
-     * @param  list<float>  $channel
-     * @param  list<float>  $own
-     * @param  list<float>  $weight  its mean
-     * @return list<float>
-     */
-    private static function weighted(array $channel, array $own, array $weight, int $columns, int $rows, int $radius): array
-    {
-        $products = [];
-        foreach ($channel as $at => $value) {
-            $products[] = $value * $own[$at];
-        }
-        $means = [];
-        foreach (Box::mean($products, $columns, $rows, $radius) as $at => $sum) {
-            $means[] = $weight[$at] > 1e-6 ? $sum / $weight[$at] : 0.0;
-        }
-
-        return $means;
     }
 }

@@ -23,8 +23,7 @@ final readonly class HolesPlane implements Plane
     /** @return list<float> */
     public function fill(Planes $planes): array
     {
-        $window = $this->whole->window;
-        [$columns, $rows] = [$window->columns, $window->rows];
+        [$columns, $rows, $scale] = [$this->whole->size->columns, $this->whole->size->rows, $this->whole->scale()];
         $holes = Pieces::holes($planes->numbers($this->whole), $columns, $rows);
         if (! in_array(1.0, $holes, true)) {
             return array_fill(0, $this->frame->window->columns * $this->frame->window->rows, 0.0);
@@ -34,8 +33,8 @@ final readonly class HolesPlane implements Plane
         for ($row = 0; $row < $this->frame->window->rows; $row++) {
             for ($column = 0; $column < $this->frame->window->columns; $column++) {
                 [$x, $y] = $this->frame->fromPixels->at($column + 0.5, $row + 0.5);
-                $x = (int) floor($x * $window->scale);
-                $y = (int) floor($y * $window->scale);
+                $x = (int) floor($x * $scale);
+                $y = (int) floor($y * $scale);
                 $filled[] = $x >= 0 && $y >= 0 && $x < $columns && $y < $rows ? $holes[$y * $columns + $x] : 0.0;
             }
         }

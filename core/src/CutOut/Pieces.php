@@ -10,7 +10,7 @@ final class Pieces
     /**
      * Numbers from 1 for pixels above a half that hang together over their sides; 0 elsewhere.
      *
-     * @param  list<float>  $alpha
+     * @param  array<int, float>  $alpha
      * @return array{list<int>, int} labels, and how many pieces there are
      */
     public static function label(array $alpha, int $columns, int $rows): array
@@ -35,6 +35,7 @@ final class Pieces
             }
         }
 
+        /** @var list<int> $labels changed only where it had values already */
         return [$labels, $count];
     }
 

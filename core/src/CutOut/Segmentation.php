@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Geometry\Frame;
-use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Plate\Halving;
 use Aumbrel\Core\Stroke\Brush;
 use Aumbrel\Core\Stroke\Stroke;
 
@@ -69,9 +69,7 @@ final class Segmentation
      */
     private static function marks(Colours $colours, int $width, int $height, array $strokes): array
     {
-        $unit = 2 ** $colours->level;
-        $window = new Window(0, 0, $colours->columns * $unit, $colours->rows * $unit, 1 / $unit);
-        $brush = new Brush(Frame::scene($window));
+        $brush = new Brush(Frame::scene((new Halving($width, $height, $colours->level))->window()));
         $marks = [];
         foreach ($colours->alpha as $alpha) {
             $marks[] = $alpha < 0.02 ? self::BACKGROUND : 0;
@@ -320,23 +318,13 @@ final class Segmentation
      */
     private static function connected(array $values, array $marks, int $columns, int $rows): array
     {
-        $reached = array_fill(0, $columns * $rows, false);
-        $open = array_keys($marks, self::SUBJECT, true);
-        foreach ($open as $at) {
-            $reached[$at] = true;
+        [$pieces] = Pieces::label($values, $columns, $rows);
+        $held = [];
+        foreach (array_keys($marks, self::SUBJECT, true) as $at) {
+            $held[$pieces[$at]] = true;
         }
-        while ($open !== []) {
-            $at = array_pop($open);
-            $column = $at % $columns;
-            foreach ([$column > 0 ? $at - 1 : $at, $column + 1 < $columns ? $at + 1 : $at, $at - $columns, $at + $columns] as $next) {
-                if (isset($reached[$next]) && ! $reached[$next] && $values[$next] > 0.5) {
-                    $reached[$next] = true;
-                    $open[] = $next;
-                }
-            }
-        }
-        foreach ($values as $at => $value) {
-            if ($value > 0.5 && ! $reached[$at]) {
+        foreach ($pieces as $at => $piece) {
+            if ($piece !== 0 && ! isset($held[$piece])) {
                 $values[$at] = 0.0;
             }
         }

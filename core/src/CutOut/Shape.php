@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\CutOut;
 
+use Aumbrel\Core\Plate\Halving;
+
 /** How much of each pixel of a picture, or of one of its halvings, belongs to something. */
 final readonly class Shape
 {
@@ -17,13 +19,8 @@ final readonly class Shape
     {
     }
 
-    public function columns(): int
+    public function halving(): Halving
     {
-        return (int) ceil($this->width / 2 ** $this->level);
-    }
-
-    public function rows(): int
-    {
-        return (int) ceil($this->height / 2 ** $this->level);
+        return new Halving($this->width, $this->height, $this->level);
     }
 }

@@ -80,6 +80,22 @@ final readonly class Window
         return new self($this->x, $this->y, $this->width, $this->height, $this->scale, $this->firstRow + $firstRow, $rows);
     }
 
+    /**
+     * The pixels of another grid, anchored to the scene so that all windows share it, whose centres surround those of this
+     * window: between them every pixel of the window can be read.
+     *
+     * @param  float  $step  scene pixels from one of its pixels to the next
+     */
+    public function lattice(float $step): self
+    {
+        $firstColumn = (int) floor($this->xOf(0) / $step - 0.5);
+        $firstRow = (int) floor($this->yOf(0) / $step - 0.5);
+        $columns = (int) floor($this->xOf($this->columns - 1) / $step - 0.5) - $firstColumn + 3;
+        $rows = (int) floor($this->yOf($this->rows - 1) / $step - 0.5) - $firstRow + 3;
+
+        return new self($firstColumn * $step, $firstRow * $step, $columns * $step, $rows * $step, 1 / $step);
+    }
+
     /** The same with a margin of so many output pixels on every side; its pixels lie on the same places. */
     public function padded(int $margin): self
     {

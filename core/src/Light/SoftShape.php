@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Raster\Gaussian;
+use Aumbrel\Core\Raster\Margin;
 use Aumbrel\Core\Render\Plane;
 use Aumbrel\Core\Render\Planes;
 
@@ -33,16 +34,17 @@ final readonly class SoftShape implements Plane
 
     private int $margin;
 
+    private Window $points;
+
     public function __construct(public Light $light, Window $window)
     {
         $this->step = max($window->step(), $light->softness() / self::POINTS);
         $this->margin = (int) ceil(Gaussian::REACH * $light->softness() / $this->step) + 1;
-        $firstColumn = (int) floor($window->xOf(0) / $this->step - 0.5);
-        $firstRow = (int) floor($window->yOf(0) / $this->step - 0.5);
-        $this->left = ($firstColumn + 0.5) * $this->step;
-        $this->top = ($firstRow + 0.5) * $this->step;
-        $this->columns = (int) floor(($window->xOf($window->columns - 1) - $this->left) / $this->step) + 3;
-        $this->rows = (int) floor(($window->yOf($window->rows - 1) - $this->top) / $this->step) + 3;
+        $this->points = $window->lattice($this->step);
+        $this->left = $this->points->xOf(0);
+        $this->top = $this->points->yOf(0);
+        $this->columns = $this->points->columns;
+        $this->rows = $this->points->rows;
     }
 
     public function key(): string
@@ -99,36 +101,9 @@ final readonly class SoftShape implements Plane
     /** @return list<float> columns x rows */
     public function fill(Planes $planes): array
     {
-        return $this->soften($planes->sample($this->light->writeShape(...), $this->lattice()));
-    }
+        $padded = $this->points->padded($this->margin);
+        $soft = Gaussian::blur($planes->sample($this->light->writeShape(...), $padded), $padded->columns, $padded->rows, $this->light->softness() / $this->step);
 
-    /** The lattice with the margin that the blur needs, as a window at its own scale. */
-    private function lattice(): Window
-    {
-        [$columns, $rows] = [$this->columns + 2 * $this->margin, $this->rows + 2 * $this->margin];
-
-        return new Window(
-            $this->left - ($this->margin + 0.5) * $this->step, $this->top - ($this->margin + 0.5) * $this->step,
-            $columns * $this->step, $rows * $this->step, 1 / $this->step,
-        );
-    }
-
-    /**
-     * Softens the shape sampled on {@see lattice()} and takes the margin off.
-     *
-     * @param  list<float>  $sharp
-     * @return list<float> columns x rows
-     */
-    private function soften(array $sharp): array
-    {
-        $lattice = $this->lattice();
-        $soft = Gaussian::blur($sharp, $lattice->columns, $lattice->rows, $this->light->softness() / $this->step);
-        $inside = [];
-        for ($row = 0; $row < $this->rows; $row++) {
-            $from = ($row + $this->margin) * $lattice->columns + $this->margin;
-            array_push($inside, ...array_slice($soft, $from, $this->columns));
-        }
-
-        return $inside;
+        return Margin::cut($soft, $padded->columns, $padded->rows, $this->margin);
     }
 }

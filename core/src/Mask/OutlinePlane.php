@@ -6,8 +6,8 @@ namespace Aumbrel\Core\Mask;
 
 use Aumbrel\Core\CutOut\Edge;
 use Aumbrel\Core\Geometry\Frame;
-use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Raster\Gaussian;
+use Aumbrel\Core\Raster\Margin;
 use Aumbrel\Core\Raster\Polygon;
 use Aumbrel\Core\Render\Plane;
 use Aumbrel\Core\Render\Planes;
@@ -59,15 +59,8 @@ final readonly class OutlinePlane implements Plane
         if ($sigma > 0) {
             $values = Gaussian::blur($values, $columns, $rows, $sigma);
         }
-        if ($margin === 0) {
-            return $values;
-        }
-        $inside = [];
-        for ($row = 0; $row < $frame->window->rows; $row++) {
-            array_push($inside, ...array_slice($values, ($row + $margin) * $columns + $margin, $frame->window->columns));
-        }
 
-        return $inside;
+        return Margin::cut($values, $columns, $rows, $margin);
     }
 
     /**
@@ -78,20 +71,16 @@ final readonly class OutlinePlane implements Plane
     private function fromCoarse(int $coarseness): array
     {
         $fine = $this->frame->window;
-        $step = $fine->step() * $coarseness;
-        $left = (floor($fine->xOf(0) / $step) - 1) * $step;
-        $top = (floor($fine->yOf(0) / $step) - 1) * $step;
-        $columns = (int) ceil(($fine->xOf($fine->columns) - $left) / $step) + 2;
-        $rows = (int) ceil(($fine->yOf($fine->rows) - $top) / $step) + 2;
-        $window = new Window($left, $top, $columns * $step, $rows * $step, 1 / $step);
+        $window = $fine->lattice($fine->step() * $coarseness);
+        [$columns, $step] = [$window->columns, $window->step()];
         $coarse = $this->on($this->frame->placement === null ? Frame::scene($window) : Frame::plate($window, $this->frame->placement));
         $values = [];
         for ($row = 0; $row < $fine->rows; $row++) {
-            $v = ($fine->yOf($row) - $top) / $step - 0.5;
+            $v = ($fine->yOf($row) - $window->yOf(0)) / $step;
             $above = (int) $v;
             $fy = $v - $above;
             for ($column = 0; $column < $fine->columns; $column++) {
-                $u = ($fine->xOf($column) - $left) / $step - 0.5;
+                $u = ($fine->xOf($column) - $window->xOf(0)) / $step;
                 $before = (int) $u;
                 $fx = $u - $before;
                 $at = $above * $columns + $before;

@@ -30,6 +30,12 @@ final readonly class Placement
         $this->sin = sin(deg2rad($turn));
     }
 
+    /** A picture in its own coordinates. */
+    public static function asItIs(): self
+    {
+        return new self(new Point(0, 0), new Point(0, 0));
+    }
+
     /** Whether its rows are the scene's rows. */
     public function isUpright(): bool
     {

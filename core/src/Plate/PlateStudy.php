@@ -9,13 +9,11 @@ use Aumbrel\Core\Bearing\LitBody;
 use Aumbrel\Core\Bearing\OutlineEstimate;
 use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Color\Srgb;
-use Aumbrel\Core\CutOut\Colours;
+use Aumbrel\Core\CutOut\CutMasks;
 use Aumbrel\Core\CutOut\CutPlane;
 use Aumbrel\Core\CutOut\Edge;
 use Aumbrel\Core\CutOut\Pieces;
 use Aumbrel\Core\CutOut\WholeShape;
-use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Render\Planes;
 use Aumbrel\Core\Scene\MaskEntry;
 
@@ -33,16 +31,16 @@ final readonly class PlateStudy
     /** Where its light comes from, by its outline. */
     public function bearing(): Estimate
     {
-        $level = LitBody::levelFor($this->picture);
-        [$pixels, $bits, $window] = $this->seen($level);
+        $size = LitBody::sizeFor($this->picture);
+        [$pixels, $bits] = $this->seen($size);
 
-        return OutlineEstimate::of(LitBody::of($pixels, $bits, $window->columns, $window->rows));
+        return OutlineEstimate::of(LitBody::of($pixels, $bits, $size->columns, $size->rows));
     }
 
     /** The mean of what is shown, taken in linear light, encoded; null where nothing is shown. */
     public function mean(): ?Rgb
     {
-        [$pixels, $bits] = $this->seen(Colours::levelFor($this->picture, self::MOST_FOR_MEAN));
+        [$pixels, $bits] = $this->seen(Halving::within($this->picture, self::MOST_FOR_MEAN));
         $mask = (1 << $bits) - 1;
         $sums = [0.0, 0.0, 0.0];
         $weight = 0.0;
@@ -63,25 +61,24 @@ final readonly class PlateStudy
         if ($this->edge->grow >= 0) {
             return 0;
         }
-        $whole = new WholeShape($this->picture, $this->masks);
-        [$columns, $rows] = [$whole->window->columns, $whole->window->rows];
+        $whole = new WholeShape($this->picture, new CutMasks($this->masks));
+        [$columns, $rows] = [$whole->size->columns, $whole->size->rows];
         $before = $this->planes->numbers($whole);
 
         return Pieces::vanished($before, Edge::grown($before, $columns, $rows, $this->edge->grow * $whole->scale()), $columns, $rows);
     }
 
-    /** @return array{list<int>, 8|16, Window} the plate's own pixels at a halving, cut out */
-    private function seen(int $level): array
+    /** @return array{list<int>, 8|16} the plate's own pixels, cut out, and their bits a channel */
+    private function seen(Halving $size): array
     {
-        $unit = 2 ** $level;
-        $window = new Window(0, 0, ceil($this->picture->width() / $unit) * $unit, ceil($this->picture->height() / $unit) * $unit, 1 / $unit);
-        $upright = new Placement(new Point(0, 0), new Point(0, 0));
+        $upright = Placement::asItIs();
+        $window = $size->window();
         $seen = $this->masks === [] && $this->edge->isNone()
             ? new PlatePlane($this->picture, $upright, $window)
             : new CutPlane($this->picture, $upright, $window, $this->masks, $this->edge);
         /** @var 8|16 $bits */
         $bits = $seen->bits();
 
-        return [$this->planes->pixels($seen), $bits, $window];
+        return [$this->planes->pixels($seen), $bits];
     }
 }

@@ -8,6 +8,28 @@ namespace Aumbrel\Core\Raster;
 final class Box
 {
     /**
+     * Means in which each pixel counts by its weight; where nothing around has any, a value stays as it is.
+     *
+     * @param  array<int, float>  $values  row after row
+     * @param  list<float>  $weights
+     * @param  list<float>  $meanWeights  their own means over the same squares
+     * @return list<float>
+     */
+    public static function weighted(array $values, array $weights, array $meanWeights, int $columns, int $rows, int $radius): array
+    {
+        $products = [];
+        foreach ($weights as $at => $weight) {
+            $products[] = $values[$at] * $weight;
+        }
+        $means = [];
+        foreach (self::mean($products, $columns, $rows, $radius) as $at => $sum) {
+            $means[] = $meanWeights[$at] > 1e-5 ? $sum / $meanWeights[$at] : $values[$at];
+        }
+
+        return $means;
+    }
+
+    /**
      * @param  list<float>  $plane  row after row
      * @return list<float> the mean over (2 radius + 1) squared pixels
      */

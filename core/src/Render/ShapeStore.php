@@ -79,11 +79,11 @@ final class ShapeStore
     {
         $this->prune();
         $aside = "{$this->folder}/{$name}.".bin2hex(random_bytes(6));
-        $columns = $shape->columns();
-        $writer = new PackedWriter($aside, $columns, $shape->rows(), 8);
-        for ($row = 0; $row < $shape->rows(); $row++) {
+        $halving = $shape->halving();
+        $writer = new PackedWriter($aside, $halving->columns, $halving->rows, 8);
+        for ($row = 0; $row < $halving->rows; $row++) {
             $pixels = [];
-            foreach (array_slice($shape->values, $row * $columns, $columns) as $value) {
+            foreach (array_slice($shape->values, $row * $halving->columns, $halving->columns) as $value) {
                 $pixels[] = (int) ($value * 255 + 0.5) << 24 | 0xFFFFFF;
             }
             $writer->band(pack('V*', ...$pixels));

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Render;
+
+use Aumbrel\Core\Plate\PlateStudy;
+
+/** What can be read off a plate as a whole; asked of a render process like a picture, answered as JSON. */
+enum Study: string
+{
+    case Bearing = 'bearing';
+    case Mean = 'mean';
+    case Vanished = 'vanished';
+
+    /** @return array<string, mixed>|string|int|null */
+    public function of(PlateStudy $plate): array|string|int|null
+    {
+        return match ($this) {
+            self::Bearing => $plate->bearing()->toArray(),
+            self::Mean => $plate->mean()?->toHex(),
+            self::Vanished => $plate->vanished(),
+        };
+    }
+}

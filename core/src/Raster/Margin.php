@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Raster;
+
+/** The rim of pixels around a plane that a filter needs and nobody sees. */
+final class Margin
+{
+    /**
+     * @param  list<float>  $plane  row after row, with the margin
+     * @param  int  $columns  with the margin
+     * @param  int  $rows  with the margin
+     * @return list<float> without it
+     */
+    public static function cut(array $plane, int $columns, int $rows, int $margin): array
+    {
+        if ($margin === 0) {
+            return $plane;
+        }
+        $inside = [];
+        for ($row = $margin; $row < $rows - $margin; $row++) {
+            array_push($inside, ...array_slice($plane, $row * $columns + $margin, $columns - 2 * $margin));
+        }
+
+        return $inside;
+    }
+}

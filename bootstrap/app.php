@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 use App\Http\ErrorReplies;
 use App\Http\Middleware\KnownHost;
+use App\Http\Middleware\NamedGesture;
+use App\Http\Middleware\OwnPages;
+use App\Http\Middleware\PageSession;
+use App\Http\Middleware\SafeHeaders;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -14,7 +18,10 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // the application is same-origin
         $middleware->remove(HandleCors::class);
-        $middleware->prepend(KnownHost::class);
+        // the first of these sees a request first
+        $middleware->prepend([SafeHeaders::class, KnownHost::class, OwnPages::class]);
+        $middleware->append(NamedGesture::class);
+        $middleware->encryptCookies(except: [PageSession::COOKIE]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         ErrorReplies::register($exceptions);

@@ -6,8 +6,14 @@ return [
     // Hosts under which the application answers; others are turned away, so that no foreign name can be pointed at it.
     'hosts' => array_filter(explode(',', (string) env('AUMBREL_HOSTS', '127.0.0.1,localhost,[::1]'))),
 
+    // Names the start of the server, so that whoever started it knows its own.
+    'instance' => env('AUMBREL_INSTANCE', ''),
+
     // The socket on which the render processes listen.
     'socket' => env('AUMBREL_SOCKET', storage_path('run/render.sock')),
+
+    // Megabytes that a render process may use before it forgets what it has not used for the longest time.
+    'memory' => (int) env('AUMBREL_RENDER_MEMORY', 600),
 
     // Where pictures, kernels, shapes that were worked out of pictures, and exports are kept.
     'pictures' => env('AUMBREL_PICTURES', storage_path('pictures')),

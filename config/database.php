@@ -10,11 +10,11 @@ return [
             'database' => env('DB_DATABASE', database_path('aumbrel.sqlite')),
             'prefix' => '',
             'foreign_key_constraints' => true,
-            'busy_timeout' => 8000,
+            // a gesture waits this long (ms) for another one to be written
+            'busy_timeout' => 15000,
             'journal_mode' => 'wal',
             // a gesture that was called done survives a power cut
             'synchronous' => 'full',
-            'transaction_mode' => 'IMMEDIATE',
         ],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\ExportController;
+use App\Http\Controllers\HealthController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\MaskController;
 use App\Http\Controllers\MendController;
@@ -11,6 +12,7 @@ use App\Http\Controllers\PlateController;
 use App\Http\Controllers\SceneController;
 use App\Http\Controllers\SphereController;
 use App\Http\Controllers\StripController;
+use App\Http\Middleware\PageSession;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
@@ -18,16 +20,24 @@ use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 use Illuminate\View\Middleware\ShareErrorsFromSession;
 
-Route::view('/', 'app');
-Route::view('/scenes/{scene}', 'app')->where('scene', '[0-9a-z]{26}');
+Route::middleware(PageSession::class)->group(function (): void {
+    Route::view('/', 'app');
+    Route::view('/scenes/{scene}', 'app')->where('scene', '[0-9a-z]{26}');
+});
 
-Route::prefix('api')->group(function (): void {
+// for what changes nothing and is asked for often
+$withoutSession = [EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class];
+
+Route::prefix('api')->group(function () use ($withoutSession): void {
     Route::get('scenes', [SceneController::class, 'index']);
     Route::post('scenes', [SceneController::class, 'store']);
-    Route::get('sphere', SphereController::class)->withoutMiddleware([EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class]);
+    // gives a page that has been open for long its token anew
+    Route::get('health', HealthController::class);
+    Route::get('sphere', SphereController::class)->withoutMiddleware($withoutSession);
 
-    Route::prefix('scenes/{scene}')->where(['scene' => '[0-9a-z]{26}'])->group(function (): void {
+    Route::prefix('scenes/{scene}')->where(['scene' => '[0-9a-z]{26}'])->group(function () use ($withoutSession): void {
         Route::get('', [SceneController::class, 'show']);
+        Route::get('revision', [SceneController::class, 'revision'])->withoutMiddleware($withoutSession);
         Route::patch('', [SceneController::class, 'update']);
         Route::delete('', [SceneController::class, 'destroy']);
         Route::post('restore', [SceneController::class, 'restore']);
@@ -35,7 +45,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('packed', [SceneController::class, 'packed']);
         Route::get('thumbnail', [PictureController::class, 'thumbnail']);
         // these two change nothing; a drag asks for dozens a second, so they do without session and token
-        Route::withoutMiddleware([EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class])->group(function (): void {
+        Route::withoutMiddleware($withoutSession)->group(function (): void {
             Route::post('picture', [PictureController::class, 'picture']);
             Route::post('contributions', [PictureController::class, 'contributions']);
         });

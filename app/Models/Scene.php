@@ -22,6 +22,7 @@ use Illuminate\Support\Carbon;
  * @property array<string, mixed> $unknown
  * @property int $edits_done
  * @property int $revision
+ * @property int $order_revision
  * @property Carbon $created_at
  * @property Carbon $updated_at
  */
@@ -32,7 +33,7 @@ final class Scene extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'width' => 'int', 'height' => 'int', 'white' => 'float', 'unknown' => 'array', 'edits_done' => 'int', 'revision' => 'int',
+        'width' => 'int', 'height' => 'int', 'white' => 'float', 'unknown' => 'array', 'edits_done' => 'int', 'revision' => 'int', 'order_revision' => 'int',
     ];
 
     /** @return HasMany<Strip, $this> */

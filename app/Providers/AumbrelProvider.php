@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Codecs\PictureDecoder;
+use App\Database\Connector;
 use App\Export\Exports;
 use App\Render\Painter;
 use App\Render\Pool\PoolClient;
+use App\Scenes\Gesture;
 use App\Scenes\PictureLibrary;
 use App\Scenes\SceneStore;
 use Illuminate\Support\ServiceProvider;
@@ -16,6 +18,8 @@ final class AumbrelProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->bind('db.connector.sqlite', Connector::class);
+        $this->app->singleton(Gesture::class);
         $this->app->singleton(PictureLibrary::class, fn (): PictureLibrary => new PictureLibrary(new PictureDecoder, config()->string('aumbrel.pictures'), config()->string('aumbrel.shapes')));
         $this->app->singleton(Painter::class, fn (): Painter => new Painter(config()->string('aumbrel.kernels'), config()->string('aumbrel.pictures'), config()->string('aumbrel.shapes')));
         $this->app->singleton(Exports::class, fn (): Exports => new Exports($this->app->make(SceneStore::class), config()->string('aumbrel.exports')));

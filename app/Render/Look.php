@@ -43,6 +43,8 @@ final readonly class Look
         $plates = array_filter($solo, static fn (string $id): bool => isset($scene->strips[$id]) && $isPlate($scene->strips[$id]));
         $strips = [];
         foreach ($scene->strips as $id => $strip) {
+            // ids of digits are integer keys
+            $id = (string) $id;
             $hidden = match (true) {
                 $this->before => ! $isPlate($strip) && $strip['kind'] !== 'group',
                 $isPlate($strip) => $plates !== [] && ! in_array($id, $solo, true),

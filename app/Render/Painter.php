@@ -7,8 +7,10 @@ namespace App\Render;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Plate\Plate;
 use Aumbrel\Core\Plate\PlateStudy;
+use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Render\ShapeStore;
+use Aumbrel\Core\Render\Watch;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\SceneError;
 
@@ -19,10 +21,11 @@ final class Painter
 
     private readonly Renderer $renderer;
 
-    public function __construct(string $kernels, string $pictures, string $shapes)
+    /** @param  int  $memory  bytes that this process may use before it forgets what it keeps */
+    public function __construct(string $kernels, string $pictures, string $shapes, int $memory = Memory::BYTES, ?Watch $watch = null)
     {
         $this->pictures = new StoredPictures($pictures);
-        $this->renderer = new Renderer(new KernelStore($kernels), $this->pictures, new ShapeStore($shapes));
+        $this->renderer = new Renderer(new KernelStore($kernels), $this->pictures, new ShapeStore($shapes), new Memory($memory), $watch);
     }
 
     public function paint(RenderRequest $request): PaintedReply
@@ -38,11 +41,17 @@ final class Painter
             $pictures = $this->renderer->contributions($scene, $window, $request->strips);
             $bytes = implode('', array_map(static fn ($picture): string => $picture->bytes, $pictures));
 
-            return new PaintedReply($window->columns, $window->rows, 0, array_keys($pictures), $bytes);
+            return new PaintedReply($window->columns, $window->rows, 0, array_map(strval(...), array_keys($pictures)), $bytes);
         }
         $picture = $this->renderer->picture($scene, $window, below: $request->below);
 
         return new PaintedReply($picture->columns, $picture->rows, $picture->clipped, [], $picture->bytes);
+    }
+
+    /** Forgets what there is no room for; called when a picture has been handed on. */
+    public function tidy(): void
+    {
+        $this->renderer->tidy();
     }
 
     private function plate(Scene $scene, string $id): PlateStudy

@@ -54,6 +54,12 @@ final readonly class RenderRequest
         return Scene::read($this->scene);
     }
 
+    /** Strips and masks: what the work on a pixel goes by. */
+    public function parts(): int
+    {
+        return max(1, self::counted($this->scene['strips'] ?? []));
+    }
+
     public function window(): Window
     {
         $whole = $this->wholeWindow();
@@ -61,17 +67,32 @@ final readonly class RenderRequest
         return $this->rows === null ? $whole : $whole->band($this->firstRow, $this->rows);
     }
 
-    /** @return list<self> the same in bands of rows, one below the other */
-    public function bands(int $count): array
+    /**
+     * The same in bands of so many rows, one below the other.
+     *
+     * @param  list<int>  $heights
+     * @return list<self>
+     */
+    public function bands(array $heights): array
     {
-        $rows = $this->wholeWindow()->rows;
-        $each = max(1, (int) ceil($rows / $count));
         $bands = [];
-        for ($first = 0; $first < $rows; $first += $each) {
-            $bands[] = new self($this->kind, $this->scene, $this->pictures, $this->window, $this->scale, $this->strips, $this->below, $first, min($each, $rows - $first));
+        $first = 0;
+        foreach ($heights as $rows) {
+            $bands[] = new self($this->kind, $this->scene, $this->pictures, $this->window, $this->scale, $this->strips, $this->below, $first, $rows);
+            $first += $rows;
         }
 
         return $bands;
+    }
+
+    private static function counted(mixed $strips): int
+    {
+        $count = 0;
+        foreach (is_array($strips) ? $strips : [] as $strip) {
+            $count += is_array($strip) ? 1 + count(is_array($strip['masks'] ?? null) ? $strip['masks'] : []) + self::counted($strip['strips'] ?? []) : 0;
+        }
+
+        return $count;
     }
 
     private function wholeWindow(): Window

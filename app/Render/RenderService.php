@@ -7,32 +7,46 @@ namespace App\Render;
 use App\Render\Pool\Dropped;
 use App\Render\Pool\PoolClient;
 use App\Render\Pool\Priority;
+use App\Render\Pool\Ticket;
 use Aumbrel\Core\Scene\SceneError;
 
-/** Renders by the resident processes, or in this one when they cannot be reached: slower, but right. */
+/** Has requests rendered, whole or in bands as they are done. */
 final readonly class RenderService
 {
-    /** Windows with fewer pixels than this are not worth splitting. */
-    private const WORTH_SPLITTING = 60_000;
-
-    private const BANDS = 2;
+    private const LOOK_SECONDS = 5.0;
 
     public function __construct(private PoolClient $pool, private Painter $painter)
     {
     }
 
-    /** @throws SceneError when the scene cannot be rendered */
-    public function render(RenderRequest $request, Priority $priority, string $view = 'once', int $number = 0): PaintedReply|Dropped
+    /** A picture in bands as they are done, from any place. */
+    public function pieces(RenderRequest $request, Ticket $ticket): Pieces
     {
         $window = $request->window();
-        $splits = $request->kind === RenderRequest::PICTURE && $window->columns * $window->rows >= self::WORTH_SPLITTING;
-        $bands = $splits ? $request->bands(self::BANDS) : [$request];
+        $heights = $request->kind === RenderRequest::PICTURE
+            ? Bands::heights($window->columns, $window->rows, $request->parts(), $ticket->priority === Priority::Draft) : [$window->rows];
 
-        $bands = $bands === [] ? [$request] : $bands;
+        $bands = $request->bands($heights);
 
-        // a process that died in the middle has been replaced by the time of the second try
-        return $this->pool->ask($bands, $priority, $view, $number)
-            ?? $this->pool->ask($bands, $priority, $view, $number)
-            ?? $this->painter->paint($request);
+        return new Pieces($this->pool, $this->painter, count($bands) > 1 ? $bands : [$request], $ticket);
+    }
+
+    /** @throws SceneError when the scene cannot be rendered */
+    public function render(RenderRequest $request, Ticket $ticket): PaintedReply|Dropped
+    {
+        $pieces = $this->pieces($request, $ticket);
+        $painted = [];
+        while (! $pieces->isDone()) {
+            $came = $pieces->take(self::LOOK_SECONDS);
+            if ($came instanceof Dropped) {
+                return $came;
+            }
+            foreach ($came as $piece) {
+                $painted[$piece->firstRow] = $piece->painted;
+            }
+        }
+        ksort($painted);
+
+        return $painted === [] ? new Dropped : PaintedReply::joined(array_values($painted));
     }
 }

@@ -12,14 +12,14 @@ use Aumbrel\Core\Scene\Scene as Document;
  * What an edit changed is kept as two parts of a flat scene, before and after; a part names only what differs, and a
  * field or a strip that is not there is null.
  *
- * @phpstan-type Part array{scene?: array<string, mixed>, order?: list<array{string, string|null}>, strips?: array<string, array<string, mixed>|null>}
+ * @phpstan-type Part array{scene?: array<array-key, mixed>, order?: list<array{string, string|null}>, strips?: array<array-key, array<array-key, mixed>|null>}
  */
 final readonly class FlatScene
 {
     /**
      * @param  array<string, mixed>  $scene
      * @param  list<array{string, string|null}>  $order  strip and the group that holds it, back to front, a group before its own
-     * @param  array<string, array<string, mixed>>  $strips  by id
+     * @param  array<array-key, array<string, mixed>>  $strips  by id; ids of digits are integers here, as PHP has it
      */
     public function __construct(public array $scene, public array $order, public array $strips)
     {
@@ -46,7 +46,7 @@ final readonly class FlatScene
     /** @return array<string, mixed> */
     public function toDocument(): array
     {
-        return [...$this->scene, 'strips' => $this->nest(null)];
+        return array_replace($this->scene, ['strips' => $this->nest(null)]);
     }
 
     /** @return array{before: Part, after: Part}|null null when nothing differs */
@@ -79,10 +79,11 @@ final readonly class FlatScene
     /** @param  Part  $part */
     public function with(array $part): self
     {
-        $strips = [...$this->strips, ...($part['strips'] ?? [])];
+        // ids of digits are integer keys, which unpacking would number anew
+        $strips = array_replace($this->strips, $part['strips'] ?? []);
 
         return new self(
-            array_filter([...$this->scene, ...($part['scene'] ?? [])], static fn (mixed $value): bool => $value !== null),
+            array_filter(array_replace($this->scene, $part['scene'] ?? []), static fn (mixed $value): bool => $value !== null),
             $part['order'] ?? $this->order,
             array_filter($strips, static fn (?array $strip): bool => $strip !== null),
         );
@@ -115,7 +116,7 @@ final readonly class FlatScene
         foreach ($this->order as [$id, $holder]) {
             if ($holder === $group && isset($this->strips[$id])) {
                 $inside = $this->strips[$id]['kind'] === 'group' ? ['strips' => $this->nest($id)] : [];
-                $nested[] = [...$this->strips[$id], ...$inside];
+                $nested[] = array_replace($this->strips[$id], $inside);
             }
         }
 

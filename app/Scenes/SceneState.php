@@ -40,6 +40,7 @@ final readonly class SceneState
             'height' => $scene->height,
             'white' => $scene->white,
             'revision' => $scene->revision,
+            'orderRevision' => $scene->order_revision,
             'strips' => array_map(fn (Strip $strip): array => $this->strip($strip, $revisions, $sizes), $document->strips),
             'pictures' => (object) $pictures,
             'undo' => $undo,

@@ -19,6 +19,10 @@ final class SceneStore
     /** Edits that are kept; older ones can no longer be undone. */
     private const MOST_EDITS = 1000;
 
+    public function __construct(private readonly Gesture $gesture)
+    {
+    }
+
     public function document(Scene $scene): Document
     {
         return Document::read($this->flat($scene)->toDocument());
@@ -35,11 +39,11 @@ final class SceneStore
     {
         return DB::transaction(function () use ($document, $pictures): Scene {
             $flat = FlatScene::fromDocument($document->toArray());
-            $scene = new Scene(['revision' => 1, 'edits_done' => 0]);
+            $scene = new Scene(['revision' => 1, 'order_revision' => 1, 'edits_done' => 0]);
             $this->fill($scene, $flat->scene);
             $scene->save();
             $this->addPictures($scene, $pictures);
-            $this->checkPictures($document, array_keys($pictures));
+            $this->checkPictures($document, array_map(strval(...), array_keys($pictures)));
             $this->writeStrips($scene, new FlatScene([], [], []), $flat);
 
             return $scene;
@@ -58,19 +62,22 @@ final class SceneStore
      * One gesture: changes the document, in one transaction, and remembers how to undo it.
      *
      * @param  callable(FlatScene): FlatScene  $change
-     * @param  array<string, int>  $seen  the revisions of strips that the gesture goes by
+     * @param  Seen  $seen  what the gesture goes by
      *
      * @throws SceneError when the outcome is no scene
      * @throws StripChanged when a strip is newer than what was seen
      */
-    public function edit(string $sceneId, string $label, callable $change, array $seen = []): Scene
+    public function edit(string $sceneId, string $label, callable $change, Seen $seen = new Seen): Scene
     {
         return DB::transaction(function () use ($sceneId, $label, $change, $seen): Scene {
             $scene = Scene::query()->findOrFail($sceneId);
+            if ($this->isWritten($scene)) {
+                return $scene;
+            }
             $this->checkSeen($scene, $seen);
             $before = $this->flat($scene)->normalised();
             $document = Document::read($change($before)->toDocument());
-            $this->checkPictures($document, array_keys($this->pictureIds($scene)));
+            $this->checkPictures($document, array_map(strval(...), array_keys($this->pictureIds($scene))));
             $after = FlatScene::fromDocument($document->toArray());
             $difference = $before->differenceTo($after);
             if ($difference === null) {
@@ -87,11 +94,23 @@ final class SceneStore
         });
     }
 
-    /** Takes the last edit back, or the last one taken back forth again; does nothing when there is none. */
-    public function step(string $sceneId, bool $back): Scene
+    /**
+     * Takes the last edit back, or the last one taken back forth again; does nothing when there is none.
+     *
+     * @param  int|null  $revision  of the scene, as it was seen
+     *
+     * @throws SceneChanged when the scene is newer: what was seen as the last edit is not it any more
+     */
+    public function step(string $sceneId, bool $back, ?int $revision = null): Scene
     {
-        return DB::transaction(function () use ($sceneId, $back): Scene {
+        return DB::transaction(function () use ($sceneId, $back, $revision): Scene {
             $scene = Scene::query()->findOrFail($sceneId);
+            if ($this->isWritten($scene)) {
+                return $scene;
+            }
+            if ($revision !== null && $revision !== $scene->revision) {
+                throw new SceneChanged;
+            }
             $edit = $scene->edits()->where('position', $back ? $scene->edits_done : $scene->edits_done + 1)->first();
             if ($edit instanceof Edit) {
                 $before = $this->flat($scene)->normalised();
@@ -167,6 +186,9 @@ final class SceneStore
         $this->fill($scene, $after->scene);
         $scene->edits_done = $editsDone;
         $scene->revision++;
+        if ($before->order !== $after->order) {
+            $scene->order_revision = $scene->revision;
+        }
         $scene->save();
         $this->writeStrips($scene, $before, $after);
     }
@@ -184,7 +206,7 @@ final class SceneStore
 
     private function writeStrips(Scene $scene, FlatScene $before, FlatScene $after): void
     {
-        $gone = array_diff(array_keys($before->strips), array_keys($after->strips));
+        $gone = array_map(strval(...), array_keys(array_diff_key($before->strips, $after->strips)));
         $scene->strips()->whereIn('key', $gone)->delete();
         foreach ($after->order as $position => [$id, $group]) {
             $fields = $after->strips[$id];
@@ -211,20 +233,26 @@ final class SceneStore
         }
     }
 
-    /**
-     * @param  array<string, int>  $seen
-     *
-     * @throws StripChanged
-     */
-    private function checkSeen(Scene $scene, array $seen): void
+    /** Remembers the gesture of this request; says whether it has been written before. */
+    private function isWritten(Scene $scene): bool
     {
-        foreach ($seen as $id => $revision) {
-            $strip = $scene->strips()->where('key', $id)->first();
+        return $this->gesture->key !== null
+            && DB::table('gestures')->insertOrIgnore(['key' => $this->gesture->key, 'scene_id' => $scene->id, 'created_at' => now()]) === 0;
+    }
+
+    /** @throws StripChanged|SceneChanged */
+    private function checkSeen(Scene $scene, Seen $seen): void
+    {
+        if ($seen->order !== null && $seen->order < $scene->order_revision) {
+            throw new SceneChanged;
+        }
+        foreach ($seen->strips as $id => $revision) {
+            $strip = $scene->strips()->where('key', (string) $id)->first();
             if ($strip === null) {
-                throw new StripChanged($id, $id);
+                throw new StripChanged((string) $id, (string) $id);
             }
             if ($strip->revision !== $revision) {
-                throw new StripChanged($id, $strip->name);
+                throw new StripChanged((string) $id, $strip->name);
             }
         }
     }

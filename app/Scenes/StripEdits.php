@@ -22,7 +22,8 @@ final class StripEdits
     private const REPLACED = ['name', 'mode', 'level', 'amount', 'muted'];
 
     /**
-     * Some fields of one strip; values and masks are merged by their names; a mask's `stroke` comes behind its strokes.
+     * Some fields of one strip; values and masks are merged by their names; a mask's `strokes` (or one `stroke`)
+     * come behind those that it has.
      *
      * @param  array<string, mixed>  $change
      *
@@ -31,14 +32,14 @@ final class StripEdits
     public static function change(FlatScene $scene, string $id, array $change): FlatScene
     {
         $strip = self::strip($scene, $id);
-        $strip = [...$strip, ...array_intersect_key($change, array_flip(self::REPLACED))];
+        $strip = array_replace($strip, array_intersect_key($change, array_flip(self::REPLACED)));
         if (array_key_exists('confinedTo', $change)) {
             unset($strip['confinedTo']);
-            $strip = [...$strip, ...($change['confinedTo'] === null ? [] : ['confinedTo' => $change['confinedTo']])];
+            $strip += $change['confinedTo'] === null ? [] : ['confinedTo' => $change['confinedTo']];
         }
-        $strip['values'] = [...self::fields($strip['values'] ?? []), ...self::fields($change['values'] ?? [])];
-        foreach (self::fields($change['masks'] ?? []) as $mask => $part) {
-            $strip['masks'] = self::changeMask(self::fields($strip['masks'] ?? []), (string) $mask, self::fields($part));
+        $strip['values'] = array_replace(self::fields($strip['values'] ?? []), self::fields($change['values'] ?? []));
+        foreach (self::fields($change['masks'] ?? [], 'masks') as $mask => $part) {
+            $strip['masks'] = self::changeMask(self::fields($strip['masks'] ?? []), (string) $mask, self::fields($part, "masks.{$mask}"));
         }
 
         return $scene->with(['strips' => [$id => $strip]]);
@@ -85,7 +86,7 @@ final class StripEdits
             throw new SceneError('strip', 'a group cannot be duplicated; duplicate the strips in it');
         }
 
-        return self::insert($scene, [...$strip, 'id' => self::newId(), 'name' => self::freeName($scene, (string) $strip['name']), 'masks' => self::copied($strip['masks'] ?? [])], $id);
+        return self::insert($scene, array_replace($strip, ['id' => self::newId(), 'name' => self::freeName($scene, (string) $strip['name']), 'masks' => self::copied($strip['masks'] ?? [])]), $id);
     }
 
     /** Takes a strip out, with what a group holds; what was confined to it is confined no longer. */
@@ -106,7 +107,7 @@ final class StripEdits
         }
         $order = array_values(array_filter($scene->order, static fn (array $place): bool => ! array_key_exists($place[0], $gone)));
 
-        return $scene->with(['order' => $order, 'strips' => [...$gone, ...$freed]]);
+        return $scene->with(['order' => $order, 'strips' => $gone + $freed]);
     }
 
     /**
@@ -155,12 +156,12 @@ final class StripEdits
         $values = self::fields($plate['values'] ?? []);
         $exposure = is_numeric($values['exposure'] ?? null) ? (float) $values['exposure'] : 0.0;
         $of = static fn (float $stops): array => [...$values, 'exposure' => max(-6.0, min(6.0, $exposure + $stops))];
-        $scene = $scene->with(['strips' => [$id => [...$plate, 'name' => self::freeName($scene, "{$name}, under"), 'values' => $of(-self::TRIO_STOPS)]]]);
+        $scene = $scene->with(['strips' => [$id => array_replace($plate, ['name' => self::freeName($scene, "{$name}, under"), 'values' => $of(-self::TRIO_STOPS)])]]);
         $below = $id;
         foreach ([[', as shot', 0.0], [', over', self::TRIO_STOPS]] as [$word, $stops]) {
             $next = self::newId();
             $hidden = ['id' => self::newId(), 'kind' => 'strokes', 'on' => 'scene', 'values' => ['start' => 'hidden', 'strokes' => []]];
-            $scene = self::insert($scene, [...$plate, 'id' => $next, 'name' => self::freeName($scene, $name.$word), 'values' => $of($stops), 'masks' => [...self::copied($plate['masks'] ?? []), $hidden]], $below);
+            $scene = self::insert($scene, array_replace($plate, ['id' => $next, 'name' => self::freeName($scene, $name.$word), 'values' => $of($stops), 'masks' => [...self::copied($plate['masks'] ?? []), $hidden]]), $below);
             $below = $next;
         }
 
@@ -174,7 +175,7 @@ final class StripEdits
      */
     private static function copied(mixed $masks): array
     {
-        return array_map(static fn (mixed $mask): array => [...self::fields($mask), 'id' => self::newId()], array_values(self::fields($masks)));
+        return array_map(static fn (mixed $mask): array => array_replace(self::fields($mask), ['id' => self::newId()]), array_values(self::fields($masks)));
     }
 
     /** A fill of a colour right above a plate. */
@@ -254,11 +255,12 @@ final class StripEdits
         foreach ($masks as $at => $mask) {
             $mask = self::fields($mask);
             if ($mask['id'] === $id) {
-                $values = [...self::fields($mask['values'] ?? []), ...self::fields($part['values'] ?? [])];
-                if (isset($part['stroke'])) {
-                    $values['strokes'] = [...self::fields($values['strokes'] ?? []), $part['stroke']];
+                $values = array_replace(self::fields($mask['values'] ?? []), self::fields($part['values'] ?? []));
+                $strokes = $part['strokes'] ?? (isset($part['stroke']) ? [$part['stroke']] : []);
+                if ($strokes !== []) {
+                    $values['strokes'] = [...self::fields($values['strokes'] ?? []), ...array_values(self::fields($strokes, "masks.{$id}.strokes"))];
                 }
-                $masks[$at] = [...$mask, ...array_intersect_key($part, array_flip(['join', 'inverted', 'off'])), 'values' => $values];
+                $masks[$at] = array_replace($mask, array_intersect_key($part, array_flip(['join', 'inverted', 'off'])), ['values' => $values]);
 
                 return array_values($masks);
             }
@@ -267,8 +269,8 @@ final class StripEdits
     }
 
     /** @return array<mixed> */
-    private static function fields(mixed $value): array
+    private static function fields(mixed $value, string $field = 'values'): array
     {
-        return is_array($value) ? $value : throw SceneError::expected('values', 'an object', $value);
+        return is_array($value) ? $value : throw SceneError::expected($field, 'an object', $value);
     }
 }

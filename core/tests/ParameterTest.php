@@ -10,6 +10,7 @@ use Aumbrel\Core\Parameter\Parameter;
 use Aumbrel\Core\Parameter\Unit;
 use Aumbrel\Core\Parameter\Values;
 use Aumbrel\Core\Render\KeptRows;
+use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\PlaneCache;
 use Aumbrel\Core\Scene\Kinds;
 use Aumbrel\Core\Scene\SceneError;
@@ -74,30 +75,36 @@ it('knows colours', function (): void {
     expect($blues)->toBe($sorted)->and(LightColour::kelvin(12000)->linear(6500)->red)->toBeLessThan(0.9);
 });
 
-it('keeps what was used last, within its limits', function (): void {
-    $cache = new PlaneCache(16 * 100);
-    $filled = 0;
-    $fill = function () use (&$filled): array {
-        $filled++;
+it('keeps what was used last, within one limit for all that is kept', function (): void {
+    $big = static fn (): array => array_fill(0, 100_000, 0.5);
+    $empty = memory_get_usage();
+    $one = $big();
+    $size = memory_get_usage() - $empty;
+    unset($one);
+    // room for two and a half of these, beside what the tests use
+    $memory = new Memory(memory_get_usage() + (int) (2.5 * $size));
+    $cache = new PlaneCache($memory);
+    $rows = new KeptRows($memory, 'below');
+    $filled = [];
+    $get = static function (string $name) use ($cache, $big, &$filled): void {
+        $cache->get($name, static function () use ($name, $big, &$filled): array {
+            $filled[] = $name;
 
-        return array_fill(0, 40, 0.5);
+            return $big();
+        });
     };
-    $cache->get('a', $fill);
-    $cache->get('b', $fill);
-    $cache->get('a', $fill);
-    expect($filled)->toBe(2);
-    $cache->get('c', $fill);
-    $cache->get('a', $fill);
-    expect($filled)->toBe(3);
-    $cache->get('b', $fill);
-    expect($filled)->toBe(4);
-
-    $rows = new KeptRows(100);
-    $rows->put('a', [['r' => [1.0]]], 60);
-    $rows->put('b', [['r' => [2.0]]], 40);
-    $rows->get('a');
-    $rows->put('c', [['r' => [3.0]]], 30);
-    expect($rows->get('b'))->toBeNull()->and($rows->get('a'))->toBe([['r' => [1.0]]])->and($rows->get('c'))->not->toBeNull();
-    $rows->put('huge', [['r' => [4.0]]], 1000);
-    expect($rows->get('huge'))->toBeNull()->and($rows->get('a'))->not->toBeNull();
+    $get('a');
+    $rows->put('b', [['r' => $big()]]);
+    $get('a');
+    expect($filled)->toBe(['a']);
+    $get('c');
+    // rows and planes share the limit: the rows were not used for the longest time
+    expect($rows->get('b'))->toBeNull()->and($cache->holds('a'))->toBeTrue()->and($cache->holds('c'))->toBeTrue();
+    $get('a');
+    $get('d');
+    expect($filled)->toBe(['a', 'c', 'd'])->and($cache->holds('c'))->toBeFalse()->and($cache->holds('a'))->toBeTrue();
+    // what is larger than all of it is handed on, and goes when there is something newer
+    $cache->get('huge', static fn (): array => array_fill(0, 400_000, 0.5));
+    $rows->put('e', [['r' => [1.0]]]);
+    expect($cache->holds('huge'))->toBeFalse()->and($rows->get('e'))->not->toBeNull();
 });

@@ -138,7 +138,7 @@ it('appends strokes one by one, keeps each once, and undoes them', function (): 
     expect($this->postJson(at($scene, 'redo'))->json('strips.1.masks.0.values.strokes'))->toHaveCount(4);
     $file = json_decode($this->get(at($scene, 'file'))->assertOk()->getContent(), true);
     expect($file['strips'][1]['masks'][0]['values']['strokes'][3]['points'][1])->toEqual([34, 9, 0.5, 30]);
-    change($this->getJson(at($scene, ''))->json(), 1, ['masks' => [$mask => ['stroke' => ['points' => []]]]])->assertStatus(422)->assertJsonPath('field', fn (string $field): bool => str_contains($field, 'strokes[4].points'));
+    change($this->getJson(at($scene, ''))->json(), 1, ['masks' => [$mask => ['strokes' => [['points' => []]]]]])->assertStatus(422)->assertJsonPath('field', fn (string $field): bool => str_contains($field, 'strokes[4].points'));
 });
 
 it('moves several plates in one gesture, or none of them', function (): void {

@@ -7,9 +7,7 @@ use Tests\Support\PictureFile;
 /** @return array{head: array<string, mixed>, pixels: string} */
 function unframed(string $reply): array
 {
-    $length = unpack('V', $reply)[1];
-
-    return ['head' => json_decode(substr($reply, 4, $length), true), 'pixels' => substr($reply, 4 + $length)];
+    return framesOf($reply)[0];
 }
 
 function look(array $scene, array $more = []): Illuminate\Testing\TestResponse

@@ -10,6 +10,7 @@ use App\Render\Painter;
 use App\Render\Pool\Dispatcher;
 use App\Render\RenderRequest;
 use App\Scenes\SceneStore;
+use Aumbrel\Core\Render\Watch;
 use Illuminate\Console\Command;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
@@ -28,10 +29,11 @@ final class RenderProcesses extends Command
         $kernels = config()->string('aumbrel.kernels');
         $pictures = config()->string('aumbrel.pictures');
         $shapes = config()->string('aumbrel.shapes');
+        $memory = config()->integer('aumbrel.memory') * 1024 * 1024;
         (new Dispatcher(
             config()->string('aumbrel.socket'),
             is_numeric($asked) ? max(1, (int) $asked) : Cores::count(),
-            static fn (): Painter => new Painter($kernels, $pictures, $shapes),
+            static fn (Watch $watch): Painter => new Painter($kernels, $pictures, $shapes, $memory, $watch),
             $this->lastTouched($store),
         ))->run();
 

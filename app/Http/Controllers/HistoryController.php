@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\GoesBy;
 use App\Models\Scene;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 final class HistoryController
 {
@@ -15,13 +17,18 @@ final class HistoryController
     {
     }
 
-    public function undo(Scene $scene): JsonResponse
+    public function undo(Request $request, Scene $scene): JsonResponse
     {
-        return new JsonResponse($this->state->of($this->store->step($scene->id, back: true)));
+        return $this->step($request, $scene, back: true);
     }
 
-    public function redo(Scene $scene): JsonResponse
+    public function redo(Request $request, Scene $scene): JsonResponse
     {
-        return new JsonResponse($this->state->of($this->store->step($scene->id, back: false)));
+        return $this->step($request, $scene, back: false);
+    }
+
+    private function step(Request $request, Scene $scene, bool $back): JsonResponse
+    {
+        return new JsonResponse($this->state->of($this->store->step($scene->id, $back, GoesBy::revision($request))));
     }
 }

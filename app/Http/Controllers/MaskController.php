@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\AddStrip;
+use App\Http\Requests\GoesBy;
 use App\Models\Scene;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneState;
@@ -23,16 +24,15 @@ final class MaskController
     {
         $changed = $this->store->edit($scene->id, "Add {$request->kind()} mask", static fn (FlatScene $flat): FlatScene => StripEdits::addMask(
             $flat, $strip, $request->kind(), $request->centre(), $request->span(), $request->fields(),
-        ));
+        ), GoesBy::strip($request, $strip));
 
         return new JsonResponse($this->state->of($changed), 201);
     }
 
     public function remove(Request $request, Scene $scene, string $strip, string $mask): JsonResponse
     {
-        $request->validate(['revision' => 'required|integer']);
         $changed = $this->store->edit($scene->id, 'Delete mask', static fn (FlatScene $flat): FlatScene => StripEdits::removeMask($flat, $strip, $mask),
-            [$strip => $request->integer('revision')]);
+            GoesBy::strip($request, $strip));
 
         return new JsonResponse($this->state->of($changed));
     }

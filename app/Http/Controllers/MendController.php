@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\NotPossible;
+use App\Http\Requests\GoesBy;
 use App\Models\Scene;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
+use App\Scenes\Seen;
 use App\Scenes\StripEdits;
 use Aumbrel\Core\Reading\Mend;
 use Illuminate\Http\JsonResponse;
@@ -24,7 +26,7 @@ final class MendController
             ?? throw new NotPossible('reading', 'This reading is gone: the scene has changed.');
         $mend = array_values(array_filter($reading->mends, static fn (Mend $mend): bool => $mend->key === $request->string('mend')->value()))[0]
             ?? throw new NotPossible('mend', 'This reading offers no such mend.');
-        $changed = $store->edit($scene->id, mb_substr("Mend: {$mend->label}", 0, 80), static fn (FlatScene $flat): FlatScene => StripEdits::mend($flat, $reading, $mend));
+        $changed = $store->edit($scene->id, mb_substr("Mend: {$mend->label}", 0, 80), static fn (FlatScene $flat): FlatScene => StripEdits::mend($flat, $reading, $mend), $mend->strip === null ? new Seen : GoesBy::strip($request, $mend->strip));
 
         return new JsonResponse($state->of($changed));
     }

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Codecs\PictureEncoder;
+use App\Http\PictureAnswer;
 use App\Http\Requests\LookAt;
 use App\Models\Scene;
-use App\Render\PaintedReply;
 use App\Render\Pool\Dropped;
 use App\Render\Pool\Priority;
+use App\Render\Pool\Ticket;
 use App\Render\RenderRequest;
 use App\Render\RenderService;
 use App\Scenes\FlatScene;
@@ -19,8 +20,10 @@ use App\Scenes\StripEdits;
 use Aumbrel\Core\Scene\Scene as Document;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\Response as AnyResponse;
 
-/** Pictures for the interface: pixels as they are, behind the length and the text of a JSON head. */
+/** Pictures for the interface. */
 final class PictureController
 {
     private const THUMBNAIL = 480;
@@ -31,21 +34,17 @@ final class PictureController
     {
     }
 
-    public function picture(LookAt $request, Scene $scene): Response
+    public function picture(LookAt $request, Scene $scene): AnyResponse
     {
         $flat = $this->store->flat($scene);
         foreach ($request->changes() as $strip => $change) {
-            $flat = StripEdits::change($flat, $strip, $change);
+            $flat = StripEdits::change($flat, (string) $strip, $change);
         }
-        $painted = $this->renders->render(
-            $this->ask($scene, $request->look()->at($flat), RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], $request->below()),
-            $request->priority(), $request->string('view')->value(), $request->integer('number'),
-        );
-        if ($painted instanceof Dropped) {
-            return new Response(status: 204);
-        }
+        $ask = $this->ask($scene, $request->look()->at($flat), RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], $request->below());
+        $pieces = $this->renders->pieces($ask, new Ticket($request->priority(), $request->view($scene), $request->integer('number')));
 
-        return $this->framed(['columns' => $painted->columns, 'rows' => $painted->rows, 'clipped' => $painted->clipped, ...$this->changed($scene, $flat, array_keys($request->changes()))], $painted);
+        // the processes render while this is worked out
+        return (new PictureAnswer($pieces, $ask->window()->rows, $this->changed($scene, $flat, array_map(strval(...), array_keys($request->changes())))))->respond();
     }
 
     /**
@@ -68,21 +67,17 @@ final class PictureController
         return ['outlines' => (object) $outlines, ...SceneState::noticed($document, $this->store->sizes($scene))];
     }
 
-    public function contributions(Scene $scene): Response
+    public function contributions(Scene $scene): AnyResponse
     {
         $flat = $this->store->flat($scene);
-        $strips = array_keys($flat->strips);
+        $strips = array_map(strval(...), array_keys($flat->strips));
         if ($strips === []) {
             return new Response(status: 204);
         }
         $scale = self::CONTRIBUTION / max($scene->width, $scene->height);
-        $painted = $this->renders->render(
-            $this->ask($scene, $flat, RenderRequest::CONTRIBUTIONS, [0.0, 0.0, (float) $scene->width, (float) $scene->height], $scale, $strips, null),
-            Priority::Contribution, "contributions {$scene->id}", $scene->revision,
-        );
+        $ask = $this->ask($scene, $flat, RenderRequest::CONTRIBUTIONS, [0.0, 0.0, (float) $scene->width, (float) $scene->height], $scale, $strips, null);
 
-        return $painted instanceof Dropped ? new Response(status: 204)
-            : $this->framed(['columns' => $painted->columns, 'rows' => $painted->rows, 'strips' => $painted->strips], $painted);
+        return (new PictureAnswer($this->renders->pieces($ask, new Ticket(Priority::Contribution, "contributions {$scene->id}", $scene->revision)), $ask->window()->rows, []))->respond();
     }
 
     public function thumbnail(Request $request, Scene $scene, PictureEncoder $encoder): Response
@@ -90,7 +85,8 @@ final class PictureController
         $scale = min(1, self::THUMBNAIL / max($scene->width, $scene->height));
         $painted = $this->renders->render(
             $this->ask($scene, $this->store->flat($scene), RenderRequest::PICTURE, [0.0, 0.0, (float) $scene->width, (float) $scene->height], $scale, [], null),
-            Priority::Settled,
+            // everybody who asks gets it: nothing makes it needless
+            new Ticket(Priority::Settled, 'thumbnail '.Str::uuid(), 0),
         );
         if ($painted instanceof Dropped) {
             return new Response(status: 503);
@@ -109,15 +105,5 @@ final class PictureController
     private function ask(Scene $scene, FlatScene $flat, string $kind, array $window, float $scale, array $strips, ?string $below): RenderRequest
     {
         return new RenderRequest($kind, $flat->toDocument(), $this->store->pictureIds($scene), $window, $scale, $strips, $below);
-    }
-
-    /** @param  array<string, mixed>  $head */
-    private function framed(array $head, PaintedReply $painted): Response
-    {
-        $text = json_encode($head, JSON_THROW_ON_ERROR);
-        // the pixels begin on a whole word, so that the browser can use them where they are
-        $text = str_pad($text, (int) ceil(strlen($text) / 4) * 4);
-
-        return new Response(pack('V', strlen($text)).$text.$painted->bytes, 200, ['Content-Type' => 'application/octet-stream', 'Cache-Control' => 'no-store']);
     }
 }

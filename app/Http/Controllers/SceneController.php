@@ -39,6 +39,12 @@ final class SceneController
         return new JsonResponse($this->state->of($scene));
     }
 
+    /** What another window needs to know that something has changed. */
+    public function revision(Scene $scene): JsonResponse
+    {
+        return new JsonResponse(['revision' => $scene->revision]);
+    }
+
     public function update(Request $request, Scene $scene): JsonResponse
     {
         /** @var array<string, mixed> $change */

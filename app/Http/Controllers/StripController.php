@@ -6,12 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\AddStrip;
 use App\Http\Requests\ChangeStrip;
+use App\Http\Requests\GoesBy;
 use App\Http\Upload;
 use App\Models\Scene;
 use App\Scenes\FlatScene;
 use App\Scenes\NewPlate;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
+use App\Scenes\Seen;
 use App\Scenes\StripEdits;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -43,7 +45,7 @@ final class StripController
     public function change(ChangeStrip $request, Scene $scene, string $strip): JsonResponse
     {
         $changed = $this->store->edit($scene->id, $request->label(), static fn (FlatScene $flat): FlatScene => StripEdits::change($flat, $strip, $request->change()),
-            [$strip => $request->integer('revision')]);
+            GoesBy::strip($request, $strip));
 
         return new JsonResponse($this->state->of($changed));
     }
@@ -55,7 +57,7 @@ final class StripController
             'label' => 'sometimes|string|max:80', 'revisions' => 'required|array|min:1|max:200', 'revisions.*' => 'integer', 'changes' => 'required|array|min:1|max:200',
             'changes.*' => 'array', ...ChangeStrip::fieldRules('changes.*.'),
         ]);
-        /** @var array<string, array<string, mixed>> $changes */
+        /** @var array<array-key, array<string, mixed>> $changes */
         $changes = $request->array('changes');
         $seen = [];
         foreach (array_keys($changes) as $id) {
@@ -63,26 +65,25 @@ final class StripController
         }
         $changed = $this->store->edit($scene->id, $request->string('label', 'Change several')->value(), static function (FlatScene $flat) use ($changes): FlatScene {
             foreach ($changes as $id => $change) {
-                $flat = StripEdits::change($flat, $id, $change);
+                $flat = StripEdits::change($flat, (string) $id, $change);
             }
 
             return $flat;
-        }, $seen);
+        }, new Seen($seen));
 
         return new JsonResponse($this->state->of($changed));
     }
 
-    public function duplicate(Scene $scene, string $strip): JsonResponse
+    public function duplicate(Request $request, Scene $scene, string $strip): JsonResponse
     {
-        $changed = $this->store->edit($scene->id, 'Duplicate', static fn (FlatScene $flat): FlatScene => StripEdits::duplicate($flat, $strip));
+        $changed = $this->store->edit($scene->id, 'Duplicate', static fn (FlatScene $flat): FlatScene => StripEdits::duplicate($flat, $strip), GoesBy::strip($request, $strip));
 
         return new JsonResponse($this->state->of($changed), 201);
     }
 
     public function remove(Request $request, Scene $scene, string $strip): JsonResponse
     {
-        $request->validate(['revision' => 'required|integer']);
-        $changed = $this->store->edit($scene->id, 'Delete', static fn (FlatScene $flat): FlatScene => StripEdits::remove($flat, $strip), [$strip => $request->integer('revision')]);
+        $changed = $this->store->edit($scene->id, 'Delete', static fn (FlatScene $flat): FlatScene => StripEdits::remove($flat, $strip), GoesBy::strip($request, $strip));
 
         return new JsonResponse($this->state->of($changed));
     }
@@ -91,7 +92,7 @@ final class StripController
     {
         /** @var array{strips: list<string>} $order */
         $order = $request->validate(['strips' => 'required|array|list', 'strips.*' => 'string']);
-        $changed = $this->store->edit($scene->id, 'Reorder', static fn (FlatScene $flat): FlatScene => StripEdits::reorder($flat, $order['strips']));
+        $changed = $this->store->edit($scene->id, 'Reorder', static fn (FlatScene $flat): FlatScene => StripEdits::reorder($flat, $order['strips']), GoesBy::order($request));
 
         return new JsonResponse($this->state->of($changed));
     }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Middleware\PageSession;
+use App\Models\Scene;
 use App\Render\Look;
 use App\Render\Pool\Priority;
+use Aumbrel\Core\Geometry\Window;
 use Illuminate\Contracts\Validation\Validator;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -14,6 +17,8 @@ final class LookAt extends FormRequest
 {
     /** Pixels in one answer. */
     private const MOST_PIXELS = 9_000_000;
+
+    private const LONGEST_SIDE = 16_000;
 
     /** @return array<string, string> */
     public function rules(): array
@@ -42,9 +47,15 @@ final class LookAt extends FormRequest
             if ($validator->errors()->isNotEmpty()) {
                 return;
             }
-            [, , $width, $height] = $this->window();
-            if ($width <= 0 || $height <= 0 || $width * $height * $this->float('scale') ** 2 > self::MOST_PIXELS) {
-                $validator->errors()->add('window', 'A window has a width and a height, and at most 9 megapixels at its scale.');
+            [$x, $y, $width, $height] = $this->window();
+            if ($width <= 0 || $height <= 0) {
+                $validator->errors()->add('window', 'A window has a width and a height above 0.');
+
+                return;
+            }
+            $window = new Window($x, $y, $width, $height, $this->float('scale'));
+            if ($window->columns * $window->rows > self::MOST_PIXELS || max($window->columns, $window->rows) > self::LONGEST_SIDE) {
+                $validator->errors()->add('window', 'A window has at most 9 megapixels at its scale, and no side above 16,000 of them.');
             }
         });
     }
@@ -55,10 +66,10 @@ final class LookAt extends FormRequest
         return [$this->float('window.0'), $this->float('window.1'), $this->float('window.2'), $this->float('window.3')];
     }
 
-    /** @return array<string, array<string, mixed>> by strip */
+    /** @return array<array-key, array<string, mixed>> by strip */
     public function changes(): array
     {
-        /** @var array<string, array<string, mixed>> */
+        /** @var array<array-key, array<string, mixed>> */
         return $this->array('changes');
     }
 
@@ -79,6 +90,15 @@ final class LookAt extends FormRequest
         $tint = $this->input('tint');
 
         return new Look($this->boolean('before'), $solo, is_string($mask) ? $mask : null, is_string($tint) ? $tint : null);
+    }
+
+    /**
+     * The view as the render processes know it. Names of the server's own views cannot be made up from outside, and the
+     * numbers of one browser do not make those of another needless.
+     */
+    public function view(Scene $scene): string
+    {
+        return 'look '.hash('xxh128', (string) $this->cookies->get(PageSession::COOKIE))." {$scene->id} {$this->string('view')}";
     }
 
     public function priority(): Priority

@@ -10,5 +10,9 @@ enum Answer: string
     case Painted = 'P';
     case Dropped = 'D';
     case Problem = 'E';
+    case Fault = 'F';
     case Lost = 'L';
+    case Withdrawn = 'W';
+    /** It is still being worked on; another answer follows. */
+    case Working = 'K';
 }

@@ -4,24 +4,31 @@ declare(strict_types=1);
 
 namespace App\Render\Pool;
 
+use App\Faults\RenderStopped;
 use App\Render\Painter;
 use App\Render\RenderRequest;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Render\Watch;
 use Closure;
-use RuntimeException;
-use Throwable;
 
 /**
  * Keeps a number of render processes, hands them what comes in on a unix socket, most urgent first, and streams their
- * answers back. What a newer request for the same view has made needless is dropped before it is rendered. A process
- * that dies is replaced; whoever waited for it is told, and renders for itself.
+ * answers back. What a newer request for the same view has made needless is dropped before it is rendered, and withdrawn
+ * while it is, unless it is a draft; so is what was asked for by somebody who has gone. A process that dies is replaced;
+ * whoever waited for it is told.
+ *
+ * Asked with an empty ticket it tells how it stands ({@see PoolClient::stand}).
  */
 final class Dispatcher
 {
+    /** Whoever waits hears at least this often that the work goes on. */
+    private const WORKING_SECONDS = 1.0;
+
+    private const MOST_VIEWS = 1000;
+
     /** @var resource */
     private $door;
 
-    /** @var array<int, array{stream: resource, buffer: string, ticket: array{priority: int, view: string, number: int, band: int|null}|null}> */
+    /** @var array<int, array{stream: resource, buffer: string, ticket: Ticket|null}> */
     private array $callers = [];
 
     /**
@@ -31,10 +38,13 @@ final class Dispatcher
      */
     private array $unsent = [];
 
-    /** @var array<int, array{stream: resource, pid: int, seat: int, buffer: string, caller: int|null}> */
+    /** Callers whose last answer is under way. @var array<int, true> */
+    private array $leaving = [];
+
+    /** @var array<int, array{stream: resource, pid: int, seat: int, buffer: string, errand: int|null, caller: int|null}> */
     private array $workers = [];
 
-    /** @var array<int, array{priority: int, view: string, number: int, band: int|null, payload: string, order: int}> by caller */
+    /** @var array<int, array{ticket: Ticket, payload: string, order: int}> by caller */
     private array $queue = [];
 
     /** @var array<string, int> the highest number seen, by view */
@@ -42,10 +52,17 @@ final class Dispatcher
 
     private int $order = 0;
 
+    private int $errands = 0;
+
     private bool $stopping = false;
 
+    private float $saidWorking = 0.0;
+
+    /** @var array{rows: int, painted: int, withdrawn: int, dropped: int} since the start; rows also of pictures that were withdrawn */
+    private array $done = ['rows' => 0, 'painted' => 0, 'withdrawn' => 0, 'dropped' => 0];
+
     /**
-     * @param  Closure(): Painter  $painter
+     * @param  Closure(Watch): Painter  $painter
      * @param  RenderRequest|null  $warmUp  what each process renders before it serves, so that the first picture is not the one that pays for compiling
      */
     public function __construct(private readonly string $socket, private readonly int $processes, private readonly Closure $painter, private readonly ?RenderRequest $warmUp = null)
@@ -80,7 +97,7 @@ final class Dispatcher
         }
         @unlink($this->socket);
         $door = @stream_socket_server("unix://{$this->socket}", $code, $problem);
-        $this->door = $door === false ? throw new RuntimeException("cannot listen on {$this->socket}: {$problem}") : $door;
+        $this->door = $door === false ? throw new RenderStopped("The render processes cannot listen on {$this->socket}: {$problem}.") : $door;
         stream_set_blocking($this->door, false);
     }
 
@@ -89,7 +106,7 @@ final class Dispatcher
         $pair = stream_socket_pair(STREAM_PF_UNIX, STREAM_SOCK_STREAM, 0);
         $pid = $pair === false ? -1 : pcntl_fork();
         if ($pair === false || $pid === -1) {
-            throw new RuntimeException('cannot start a render process');
+            throw RenderStopped::early();
         }
         if ($pid === 0) {
             fclose($pair[0]);
@@ -97,42 +114,14 @@ final class Dispatcher
             foreach ([...$this->callers, ...$this->workers] as ['stream' => $stream]) {
                 fclose($stream);
             }
-            $this->work($pair[1]);
+            pcntl_signal(SIGTERM, SIG_DFL);
+            pcntl_signal(SIGINT, SIG_DFL);
+            (new RenderProcess($pair[1]))->run($this->painter, $this->warmUp);
             exit(0);
         }
         fclose($pair[1]);
         stream_set_blocking($pair[0], false);
-        $this->workers[(int) $pair[0]] = ['stream' => $pair[0], 'pid' => $pid, 'seat' => $seat, 'buffer' => '', 'caller' => null];
-    }
-
-    /**
-     * The life of a render process; it ends when the dispatcher is gone.
-     *
-     * @param  resource  $stream
-     */
-    private function work($stream): void
-    {
-        pcntl_signal(SIGTERM, SIG_DFL);
-        pcntl_signal(SIGINT, SIG_DFL);
-        $painter = ($this->painter)();
-        try {
-            if ($this->warmUp !== null) {
-                $painter->paint($this->warmUp);
-            }
-        } catch (Throwable) {
-            // a scene that cannot be rendered is told to whoever opens it
-        }
-        while (($payload = Frame::receive($stream)) !== null) {
-            try {
-                $answer = Answer::Painted->value.$painter->paint(RenderRequest::fromJson($payload))->pack();
-            } catch (SceneError $error) {
-                $answer = Answer::Problem->value.json_encode(['field' => $error->field, 'reason' => $error->reason], JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR);
-            } catch (Throwable $error) {
-                fwrite(STDERR, "render process: {$error}\n");
-                $answer = Answer::Lost->value;
-            }
-            Frame::send($stream, $answer);
-        }
+        $this->workers[(int) $pair[0]] = ['stream' => $pair[0], 'pid' => $pid, 'seat' => $seat, 'buffer' => '', 'errand' => null, 'caller' => null];
     }
 
     private function turn(): void
@@ -162,6 +151,7 @@ final class Dispatcher
             }
         }
         $this->assign();
+        $this->sayWorking();
     }
 
     private function welcome(): void
@@ -186,27 +176,31 @@ final class Dispatcher
             $ticket = $this->callers[$id]['ticket'];
             if ($ticket !== null) {
                 $this->enqueue($id, $ticket, $message);
-
-                continue;
-            }
-            $read = json_decode($message, true);
-            if (! is_array($read) || ! is_int($read['priority'] ?? null) || ! is_string($read['view'] ?? null) || ! is_int($read['number'] ?? null)) {
+            } elseif ($message === '') {
+                $this->reply($id, json_encode($this->stand(), JSON_THROW_ON_ERROR));
+            } elseif (($ticket = Ticket::fromJson($message)) !== null) {
+                $this->callers[$id]['ticket'] = $ticket;
+            } else {
                 $this->forget($id);
-
-                return;
             }
-            $this->callers[$id]['ticket'] = ['priority' => $read['priority'], 'view' => $read['view'], 'number' => $read['number'], 'band' => is_int($read['band'] ?? null) ? $read['band'] : null];
         }
     }
 
-    /** @param  array{priority: int, view: string, number: int, band: int|null}  $ticket */
-    private function enqueue(int $id, array $ticket, string $payload): void
+    private function enqueue(int $id, Ticket $ticket, string $payload): void
     {
-        $this->newest[$ticket['view']] = max($ticket['number'], $this->newest[$ticket['view']] ?? 0);
-        if (count($this->newest) > 1000) {
-            $this->newest = array_slice($this->newest, 500, null, true);
+        $this->newest[$ticket->view] = max($ticket->number, $this->newest[$ticket->view] ?? 0);
+        if (count($this->newest) > self::MOST_VIEWS) {
+            $this->newest = array_slice($this->newest, intdiv(self::MOST_VIEWS, 2), null, true);
         }
-        $this->queue[$id] = [...$ticket, 'payload' => $payload, 'order' => $this->order++];
+        $this->queue[$id] = ['ticket' => $ticket, 'payload' => $payload, 'order' => $this->order++];
+        foreach ($this->workers as $worker => ['caller' => $caller]) {
+            // a draft is nearly done anyway, and two of them are always under way
+            $busyWith = $caller === null ? null : $this->callers[$caller]['ticket'] ?? null;
+            if ($busyWith !== null && $busyWith->view === $ticket->view && $busyWith->number < $ticket->number && $busyWith->priority !== Priority::Draft) {
+                $this->withdraw($worker);
+                $this->drop((int) $caller);
+            }
+        }
     }
 
     private function hearWorker(int $id): void
@@ -222,10 +216,22 @@ final class Dispatcher
         $answer = Frame::take($this->workers[$id]['buffer']);
         if ($answer !== null) {
             $caller = $this->workers[$id]['caller'];
-            $this->workers[$id]['caller'] = null;
+            $this->workers[$id]['caller'] = $this->workers[$id]['errand'] = null;
+            $this->count($answer);
             if ($caller !== null) {
                 $this->reply($caller, $answer);
             }
+        }
+    }
+
+    private function count(string $answer): void
+    {
+        if ($answer[0] === Answer::Painted->value) {
+            $this->done['painted']++;
+            $this->done['rows'] += Reply::rowsOf($answer);
+        } elseif ($answer[0] === Answer::Withdrawn->value) {
+            $this->done['withdrawn']++;
+            $this->done['rows'] += (int) substr($answer, 1);
         }
     }
 
@@ -245,20 +251,20 @@ final class Dispatcher
 
     private function assign(): void
     {
-        uasort($this->queue, static fn (array $a, array $b): int => [$a['priority'], $a['order']] <=> [$b['priority'], $b['order']]);
-        foreach ($this->queue as $caller => $entry) {
-            if ($entry['number'] < $this->newest[$entry['view']]) {
-                unset($this->queue[$caller]);
-                $this->reply($caller, Answer::Dropped->value);
+        uasort($this->queue, static fn (array $a, array $b): int => [$a['ticket']->priority->value, $a['order']] <=> [$b['ticket']->priority->value, $b['order']]);
+        foreach ($this->queue as $caller => ['ticket' => $ticket, 'payload' => $payload]) {
+            if ($ticket->number < $this->newest[$ticket->view]) {
+                $this->drop($caller);
 
                 continue;
             }
             foreach ($this->workers as $id => $worker) {
                 // a band goes where the same band went before: there lies what it was made of
-                if ($worker['caller'] === null && ($entry['band'] === null || $worker['seat'] === $entry['band'] % $this->processes)) {
+                if ($worker['errand'] === null && ($ticket->band === null || $worker['seat'] === $ticket->band % $this->processes)) {
                     unset($this->queue[$caller]);
                     $this->workers[$id]['caller'] = $caller;
-                    if (! Frame::send($worker['stream'], $entry['payload'])) {
+                    $this->workers[$id]['errand'] = ++$this->errands;
+                    if (! Frame::send($worker['stream'], (new Errand($this->errands, $payload))->pack())) {
                         $this->replace($id);
                     }
                     break;
@@ -267,12 +273,50 @@ final class Dispatcher
         }
     }
 
+    /** Tells a render process that nobody waits for what it is doing. */
+    private function withdraw(int $worker): void
+    {
+        $errand = $this->workers[$worker]['errand'];
+        $this->workers[$worker]['caller'] = null;
+        if ($errand !== null && ! Frame::send($this->workers[$worker]['stream'], (new Errand($errand, ''))->pack())) {
+            $this->replace($worker);
+        }
+    }
+
+    private function drop(int $caller): void
+    {
+        unset($this->queue[$caller]);
+        $this->done['dropped']++;
+        $this->reply($caller, Answer::Dropped->value);
+    }
+
+    private function sayWorking(): void
+    {
+        $now = microtime(true);
+        if ($now - $this->saidWorking < self::WORKING_SECONDS) {
+            return;
+        }
+        $this->saidWorking = $now;
+        foreach ($this->callers as $id => ['ticket' => $ticket]) {
+            if ($ticket !== null && ! isset($this->unsent[$id])) {
+                $this->say($id, Answer::Working->value);
+            }
+        }
+    }
+
+    /** The last thing that a caller is told. */
     private function reply(int $caller, string $answer): void
     {
         if (isset($this->callers[$caller])) {
-            $this->unsent[$caller] = Frame::wrap($answer);
-            $this->sendOn($caller);
+            $this->leaving[$caller] = true;
+            $this->say($caller, $answer);
         }
+    }
+
+    private function say(int $caller, string $answer): void
+    {
+        $this->unsent[$caller] = ($this->unsent[$caller] ?? '').Frame::wrap($answer);
+        $this->sendOn($caller);
     }
 
     private function sendOn(int $caller): void
@@ -281,8 +325,13 @@ final class Dispatcher
             return;
         }
         $sent = @fwrite($this->callers[$caller]['stream'], $this->unsent[$caller]);
-        if ($sent === false || $sent === strlen($this->unsent[$caller])) {
+        if ($sent === false) {
             $this->forget($caller);
+        } elseif ($sent === strlen($this->unsent[$caller])) {
+            unset($this->unsent[$caller]);
+            if (isset($this->leaving[$caller])) {
+                $this->forget($caller);
+            }
         } elseif ($sent > 0) {
             $this->unsent[$caller] = substr($this->unsent[$caller], $sent);
         }
@@ -290,9 +339,23 @@ final class Dispatcher
 
     private function forget(int $caller): void
     {
+        foreach ($this->workers as $id => $worker) {
+            if ($worker['caller'] === $caller) {
+                $this->withdraw($id);
+            }
+        }
         if (isset($this->callers[$caller])) {
             fclose($this->callers[$caller]['stream']);
         }
-        unset($this->callers[$caller], $this->queue[$caller], $this->unsent[$caller]);
+        unset($this->callers[$caller], $this->queue[$caller], $this->unsent[$caller], $this->leaving[$caller]);
+    }
+
+    /** @return array<string, mixed> */
+    private function stand(): array
+    {
+        return [
+            ...$this->done, 'waiting' => count($this->queue), 'busy' => count(array_filter($this->workers, static fn (array $worker): bool => $worker['errand'] !== null)),
+            'processes' => array_values(array_map(static fn (array $worker): int => $worker['pid'], $this->workers)),
+        ];
     }
 }

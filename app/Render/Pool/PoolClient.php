@@ -4,72 +4,55 @@ declare(strict_types=1);
 
 namespace App\Render\Pool;
 
-use App\Render\PaintedReply;
 use App\Render\RenderRequest;
-use Aumbrel\Core\Scene\SceneError;
 
 /** Hands requests to the resident render processes. */
 final readonly class PoolClient
 {
-    private const PATIENCE = 60;
-
     public function __construct(private string $socket)
     {
     }
 
     /**
-     * @param  non-empty-list<RenderRequest>  $bands
-     * @param  string  $view  names what is looked at; of two requests for the same one, the lower number is dropped
-     * @return PaintedReply|Dropped|null null when the processes cannot be reached
-     *
-     * @throws SceneError when the scene cannot be rendered
+     * @param  non-empty-array<int, RenderRequest>  $bands  parts of one picture
+     * @return Waiting|null null when the processes cannot be reached
      */
-    public function ask(array $bands, Priority $priority, string $view, int $number): PaintedReply|Dropped|null
+    public function begin(array $bands, Ticket $ticket): ?Waiting
     {
-        $streams = [];
+        $lines = [];
         foreach ($bands as $at => $band) {
-            $stream = @stream_socket_client("unix://{$this->socket}", $code, $problem, 1);
-            if ($stream === false) {
+            $line = $this->line();
+            if ($line === null || ! Frame::send($line, $ticket->part($at)->toJson()) || ! Frame::send($line, $band->toJson())) {
                 return null;
             }
-            stream_set_timeout($stream, self::PATIENCE);
-            $ticket = json_encode(['priority' => $priority->value, 'view' => $view, 'number' => $number, 'band' => count($bands) > 1 ? $at : null], JSON_THROW_ON_ERROR);
-            if (! Frame::send($stream, $ticket) || ! Frame::send($stream, $band->toJson())) {
-                return null;
-            }
-            $streams[] = $stream;
-        }
-        $replies = [];
-        foreach ($streams as $stream) {
-            $reply = Frame::receive($stream);
-            fclose($stream);
-            if ($reply === null) {
-                return null;
-            }
-            $result = $this->read($reply);
-            if (! $result instanceof PaintedReply) {
-                return $result;
-            }
-            $replies[] = $result;
+            $lines[$at] = $line;
         }
 
-        return PaintedReply::joined($replies);
+        return new Waiting($lines);
     }
 
-    /** @throws SceneError */
-    private function read(string $reply): PaintedReply|Dropped|null
+    /**
+     * How the render processes stand.
+     *
+     * @return array{rows: int, painted: int, withdrawn: int, dropped: int, waiting: int, busy: int, processes: list<int>}|null null when they cannot be reached
+     */
+    public function stand(): ?array
     {
-        $rest = substr($reply, 1);
-        if ($reply[0] === Answer::Problem->value) {
-            /** @var array{field: string, reason: string} $problem */
-            $problem = json_decode($rest, true, 8, JSON_THROW_ON_ERROR);
-            throw new SceneError($problem['field'], $problem['reason']);
+        $line = $this->line();
+        if ($line === null || ! Frame::send($line, '')) {
+            return null;
         }
+        $answer = Frame::receive($line);
 
-        return match (Answer::tryFrom($reply[0])) {
-            Answer::Painted => PaintedReply::unpack($rest),
-            Answer::Dropped => new Dropped,
-            default => null,
-        };
+        /** @var array{rows: int, painted: int, withdrawn: int, dropped: int, waiting: int, busy: int, processes: list<int>}|null */
+        return $answer === null ? null : json_decode($answer, true);
+    }
+
+    /** @return resource|null */
+    private function line()
+    {
+        $line = @stream_socket_client("unix://{$this->socket}", $code, $problem, 1);
+
+        return $line === false ? null : $line;
     }
 }

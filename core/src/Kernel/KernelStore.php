@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Kernel;
 
-use RuntimeException;
+use Aumbrel\Core\Fault\NotKept;
+use LogicException;
 
 /**
  * Keeps kernels as files, like compiled views: text that is evaluated is never compiled to machine code, a file is.
@@ -26,7 +27,7 @@ final class KernelStore
     /**
      * @return callable(list<float>, list<array<int, int|float>>, list<mixed>, array<string, mixed>, int, int, int, float, float, float): void
      *
-     * @throws RuntimeException when the folder cannot be written
+     * @throws NotKept when the folder cannot be written
      */
     public function load(KernelSource $source): callable
     {
@@ -48,18 +49,18 @@ final class KernelStore
             require $path;
         }
 
-        return is_callable($source->name) ? $source->name : throw new RuntimeException("the kernel file {$path} holds something else");
+        return is_callable($source->name) ? $source->name : throw new LogicException("the kernel file {$path} holds something else");
     }
 
     private function write(string $path, string $text): void
     {
         if (! is_dir($this->folder) && ! @mkdir($this->folder, 0o755, true) && ! is_dir($this->folder)) {
-            throw new RuntimeException("cannot make the folder for kernels, {$this->folder}");
+            throw new NotKept('the folder for kernels');
         }
         $aside = "{$path}.".bin2hex(random_bytes(6));
         if (@file_put_contents($aside, $text) !== strlen($text) || ! @rename($aside, $path)) {
             @unlink($aside);
-            throw new RuntimeException("cannot write a kernel into {$this->folder}: is the disk full?");
+            throw new NotKept('a kernel');
         }
         $this->prune();
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Plate;
 
-use RuntimeException;
+use Aumbrel\Core\Fault\PictureLost;
 
 /** A picture whose packed rows lie in a folder, as {@see PackedWriter} wrote them; windows read only their rows. */
 final class PackedPicture implements PictureSource
@@ -22,13 +22,13 @@ final class PackedPicture implements PictureSource
     ) {
     }
 
-    /** @throws RuntimeException when the folder holds no packed picture */
+    /** @throws PictureLost when the folder holds no packed picture */
     public static function open(string $folder): self
     {
         $about = json_decode((string) @file_get_contents("{$folder}/picture.json"), true);
         if (! is_array($about) || ! is_int($about['width'] ?? null) || ! is_int($about['height'] ?? null)
             || ! in_array($about['bits'] ?? null, [8, 16], true) || ! is_bool($about['opaque'] ?? null)) {
-            throw new RuntimeException("{$folder} holds no packed picture");
+            throw new PictureLost($folder);
         }
 
         return new self($folder, basename($folder), $about['width'], $about['height'], $about['bits'], $about['opaque']);
@@ -86,7 +86,7 @@ final class PackedPicture implements PictureSource
     {
         $file = @fopen("{$this->folder}/{$level}.rows", 'rb');
 
-        return $file === false ? throw new RuntimeException("cannot read the packed rows in {$this->folder}") : $file;
+        return $file === false ? throw new PictureLost($this->folder) : $file;
     }
 
     /** @param  resource  $file */
@@ -94,7 +94,7 @@ final class PackedPicture implements PictureSource
     {
         $bytes = $length > 0 ? stream_get_contents($file, $length) : '';
         if ($bytes === false || strlen($bytes) !== $length) {
-            throw new RuntimeException("the packed rows in {$this->folder} end too early");
+            throw new PictureLost($this->folder);
         }
 
         return $bytes;

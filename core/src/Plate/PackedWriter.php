@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Plate;
 
+use Aumbrel\Core\Fault\NotKept;
 use InvalidArgumentException;
-use RuntimeException;
 
 /**
  * Writes a decoded picture as packed rows at full size and its halvings into a folder; bands come in from the top.
@@ -32,11 +32,11 @@ final class PackedWriter
             throw new InvalidArgumentException('a picture has a width and a height');
         }
         if (! is_dir($folder) && ! @mkdir($folder, 0o755, true) && ! is_dir($folder)) {
-            throw new RuntimeException('cannot make a folder for the picture');
+            throw new NotKept('the picture');
         }
         for ($level = 0; $level <= PictureSource::LEVELS; $level++) {
             $file = @fopen("{$folder}/{$level}.rows", 'wb');
-            $this->files[$level] = $file === false ? throw new RuntimeException('cannot write the picture') : $file;
+            $this->files[$level] = $file === false ? throw new NotKept('the picture') : $file;
             $this->waiting[$level] = null;
         }
     }
@@ -73,12 +73,12 @@ final class PackedWriter
         }
         foreach ($this->files as $file) {
             if (! fflush($file) || ! fclose($file)) {
-                throw new RuntimeException('cannot write the picture: is the disk full?');
+                throw new NotKept('the picture');
             }
         }
         $about = json_encode(['width' => $this->width, 'height' => $this->height, 'bits' => $this->bits, 'opaque' => $this->opaque], JSON_THROW_ON_ERROR);
         if (@file_put_contents("{$this->folder}/picture.json", $about) !== strlen($about)) {
-            throw new RuntimeException('cannot write the picture: is the disk full?');
+            throw new NotKept('the picture');
         }
     }
 
@@ -186,7 +186,7 @@ final class PackedWriter
     private function put(int $level, string $bytes): void
     {
         if (@fwrite($this->files[$level], $bytes) !== strlen($bytes)) {
-            throw new RuntimeException('cannot write the picture: is the disk full?');
+            throw new NotKept('the picture');
         }
     }
 }

@@ -11,15 +11,22 @@ use Closure;
 /** The planes that kernels read, and what it takes to fill them: other planes, kernels, and shapes kept for long. */
 final readonly class Planes
 {
-    /** @param  Closure(Closure(\Aumbrel\Core\Kernel\KernelWriter): string, Window): list<float>  $sampling */
-    public function __construct(private PlaneCache $cache, private ShapeStore $shapes, private Closure $sampling)
+    /**
+     * @param  Closure(Closure(\Aumbrel\Core\Kernel\KernelWriter): string, Window): list<float>  $sampling
+     * @param  Closure(): void  $step  told before each plane
+     */
+    public function __construct(private PlaneCache $cache, private ShapeStore $shapes, private Closure $sampling, private Closure $step)
     {
     }
 
     /** @return list<int>|list<float> */
     public function get(Plane $plane): array
     {
-        return $this->cache->get($plane->key(), fn (): array => $plane->fill($this));
+        return $this->cache->get($plane->key(), function () use ($plane): array {
+            ($this->step)();
+
+            return $plane->fill($this);
+        });
     }
 
     /**

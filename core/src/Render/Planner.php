@@ -116,7 +116,8 @@ final class Planner
     /** @return list<string> the tapped strips in the order of the results */
     public function tapOrder(): array
     {
-        return array_keys($this->taps);
+        // ids of digits are integer keys
+        return array_map(strval(...), array_keys($this->taps));
     }
 
     /** @param  list<Strip>  $strips */

@@ -31,11 +31,19 @@ final class Renderer
         KernelStore $kernels,
         private readonly PictureShelf $shelf,
         ?ShapeStore $shapes = null,
-        PlaneCache $cache = new PlaneCache,
+        private readonly Memory $memory = new Memory,
+        private readonly ?Watch $watch = null,
     ) {
         $this->inliner = new Inliner;
-        $this->planes = new Planes($cache, $shapes ?? new ShapeStore, $this->sample(...));
-        $this->runner = new RowRunner($kernels, $this->planes->get(...));
+        $step = static fn () => $watch?->step();
+        $this->planes = new Planes(new PlaneCache($memory), $shapes ?? new ShapeStore, $this->sample(...), $step);
+        $this->runner = new RowRunner($kernels, $this->planes->get(...), $memory, $step);
+    }
+
+    /** Lets go of what the last picture made needless; called when it has been handed on. */
+    public function tidy(): void
+    {
+        $this->memory->tidy();
     }
 
     /**
@@ -60,7 +68,7 @@ final class Renderer
      *
      * @param  list<string>  $ids
      * @param  8|16  $bits
-     * @return array<string, Picture>
+     * @return array<array-key, Picture>
      *
      * @throws SceneError when a strip is not there
      */
@@ -92,12 +100,14 @@ final class Renderer
     {
         // rows are joined at the end: a string that grows by a row at a time is copied again and again
         $packed = array_fill_keys($plan->results, []);
-        $clipped = $this->runner->run($plan, $window, static function (array $lines) use (&$packed, $plan, $format): void {
+        $watch = $this->watch;
+        $clipped = $this->runner->run($plan, $window, static function (array $lines) use (&$packed, $plan, $format, $watch): void {
             foreach ($plan->results as $result) {
                 /** @var list<int> $pixels */
                 $pixels = $lines[$result];
                 $packed[$result][] = pack($format, ...$pixels);
             }
+            $watch?->row();
         });
 
         return [$clipped, array_map(static fn (array $rows): string => implode('', $rows), $packed)];

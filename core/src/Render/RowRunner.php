@@ -17,10 +17,6 @@ use Closure;
  */
 final readonly class RowRunner
 {
-    private const CHECKPOINT_VALUES = 24_000_000;
-
-    private const COVER_VALUES = 16_000_000;
-
     /** Lines that mean nothing to the strips above. */
     private const PASSING = ['clipped' => 0, 'cover' => 0, 'first' => 0, 'end' => 0, 'out' => 0];
 
@@ -28,11 +24,14 @@ final readonly class RowRunner
 
     private KeptRows $covers;
 
-    /** @param  Closure(Plane): (list<int>|list<float>)  $plane  fills the planes that kernels read */
-    public function __construct(private KernelStore $kernels, private Closure $plane)
+    /**
+     * @param  Closure(Plane): (list<int>|list<float>)  $plane  fills the planes that kernels read
+     * @param  Closure(): void  $step  told before each row
+     */
+    public function __construct(private KernelStore $kernels, private Closure $plane, Memory $memory, private Closure $step)
     {
-        $this->checkpoints = new KeptRows(self::CHECKPOINT_VALUES);
-        $this->covers = new KeptRows(self::COVER_VALUES);
+        $this->checkpoints = new KeptRows($memory, 'below');
+        $this->covers = new KeptRows($memory, 'cover');
     }
 
     /**
@@ -50,6 +49,7 @@ final readonly class RowRunner
         $first = $below === null ? 0 : $plan->checkpoint;
         $count = count($steps);
         for ($row = 0; $row < $window->rows; $row++) {
+            ($this->step)();
             $y = $window->yOf($row);
             $lines = $below === null ? ['r' => $zero, 'g' => $zero, 'b' => $zero, 'a' => $zero] + $lines : $below[$row] + $lines;
             for ($at = $first; $at < $count; $at++) {
@@ -61,7 +61,7 @@ final readonly class RowRunner
             $done($lines);
         }
         if ($kept !== []) {
-            $this->checkpoints->put($key, $kept, count($kept) * $window->columns * count($kept[0] ?? []));
+            $this->checkpoints->put($key, $kept);
         }
         foreach ($steps as $step) {
             $step->keepCover($this->covers);

@@ -91,7 +91,7 @@ final class RowStep
     public function keepCover(KeptRows $covers): void
     {
         if ($this->coverKey !== null && $this->kept === null) {
-            $covers->put($this->coverKey, $this->covers, max(1, count($this->covers)) * $this->window->columns);
+            $covers->put($this->coverKey, $this->covers);
         }
     }
 

@@ -6,10 +6,10 @@ namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\CutOut\Shape;
 use Aumbrel\Core\CutOut\ShapePicture;
+use Aumbrel\Core\Fault\NotKept;
 use Aumbrel\Core\Plate\PackedPicture;
 use Aumbrel\Core\Plate\PackedWriter;
 use Aumbrel\Core\Plate\PictureSource;
-use RuntimeException;
 
 /**
  * Shapes that are worked out of whole pictures, kept as packed pictures in a folder, so that each is worked out once for
@@ -45,7 +45,7 @@ final class ShapeStore
     private function made(string $name, callable $make): PictureSource
     {
         if (! is_dir($this->folder) && ! @mkdir($this->folder, 0o700, true) && ! is_dir($this->folder)) {
-            throw new RuntimeException('cannot make a folder for shapes');
+            throw new NotKept('the folder for shapes');
         }
         $lock = @fopen("{$this->folder}/{$name}.lock", 'c');
         if ($lock !== false) {
@@ -92,7 +92,7 @@ final class ShapeStore
         file_put_contents("{$aside}/shape.json", json_encode(['width' => $shape->width, 'height' => $shape->height, 'level' => $shape->level], JSON_THROW_ON_ERROR));
         @rename($aside, "{$this->folder}/{$name}");
 
-        return $this->read($name) ?? throw new RuntimeException('cannot keep a shape: is the disk full?');
+        return $this->read($name) ?? throw new NotKept('a shape');
     }
 
     private function prune(): void

@@ -115,7 +115,7 @@ final readonly class MaskEntry
     {
         return [
             'id' => $this->id, 'kind' => $this->mask::key(), 'on' => $this->on->value, 'join' => $this->join->value, 'inverted' => $this->inverted,
-            'off' => $this->off, 'values' => $this->values->toArray(), ...$this->unknown,
-        ];
+            'off' => $this->off, 'values' => $this->values->toArray(),
+        ] + $this->unknown;
     }
 }

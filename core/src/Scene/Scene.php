@@ -86,8 +86,7 @@ final readonly class Scene
             'white' => $this->white,
             'strips' => array_map(static fn (Strip $strip): array => $strip->toArray(), $this->strips),
             ...($this->accepted === [] ? [] : ['accepted' => $this->accepted]),
-            ...$this->unknown,
-        ];
+        ] + $this->unknown;
     }
 
     public function toJson(): string

@@ -136,8 +136,7 @@ final readonly class Strip
             'values' => (object) $this->values->toArray(),
             'masks' => array_map(static fn (MaskEntry $mask): array => $mask->toArray(), $this->masks),
             ...($this->isGroup() ? ['strips' => array_map(static fn (Strip $strip): array => $strip->toArray(), $this->strips)] : []),
-            ...$this->unknown,
-        ];
+        ] + $this->unknown;
     }
 
     /**

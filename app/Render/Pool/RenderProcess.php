@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Render\Pool;
+
+use App\Render\Painter;
+use App\Render\RenderRequest;
+use Aumbrel\Core\Fault\NotKept;
+use Aumbrel\Core\Fault\PictureLost;
+use Aumbrel\Core\Fault\Withdrawn;
+use Aumbrel\Core\Render\Watch;
+use Aumbrel\Core\Scene\SceneError;
+use Closure;
+use Throwable;
+
+/**
+ * The life of one render process: it takes one errand after the other off its line to the dispatcher and answers it. While
+ * it renders it looks between rows whether the errand was withdrawn. It ends when the dispatcher is gone.
+ */
+final class RenderProcess implements Watch
+{
+    private string $heard = '';
+
+    /** The errand that is being done, and the last one that was withdrawn. */
+    private int $errand = 0;
+
+    private int $withdrawn = 0;
+
+    private int $rows = 0;
+
+    private bool $isGone = false;
+
+    /** @param  resource  $line */
+    public function __construct(private $line)
+    {
+        stream_set_blocking($line, false);
+    }
+
+    /**
+     * @param  Closure(Watch): Painter  $painter
+     * @param  RenderRequest|null  $warmUp  what is rendered before anybody asks
+     */
+    public function run(Closure $painter, ?RenderRequest $warmUp): void
+    {
+        $painter = $painter($this);
+        try {
+            if ($warmUp !== null) {
+                $painter->paint($warmUp);
+            }
+        } catch (Throwable) {
+            // a scene that cannot be rendered is told to whoever opens it
+        }
+        while (($message = $this->next()) !== null) {
+            $this->rows = 0;
+            stream_set_blocking($this->line, true);
+            Frame::send($this->line, $this->answer($painter, $message->payload));
+            stream_set_blocking($this->line, false);
+            $painter->tidy();
+        }
+    }
+
+    public function step(): void
+    {
+        if ($this->hasHeard()) {
+            $this->read();
+        }
+        // while something is rendered only withdrawals can come
+        while ($this->heard !== '' && ($message = Frame::take($this->heard)) !== null) {
+            $this->withdrawn = Errand::read($message)->number;
+        }
+        if ($this->isGone || $this->withdrawn === $this->errand) {
+            throw new Withdrawn;
+        }
+    }
+
+    public function row(): void
+    {
+        $this->rows++;
+    }
+
+    private function answer(Painter $painter, string $payload): string
+    {
+        try {
+            $this->step();
+            $reply = $painter->paint(RenderRequest::fromJson($payload));
+
+            return Answer::Painted->value.$reply->worked($this->rows)->pack();
+        } catch (Withdrawn) {
+            return Answer::Withdrawn->value.$this->rows;
+        } catch (SceneError $error) {
+            return Answer::Problem->value.json_encode(['field' => $error->field, 'reason' => $error->reason], JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR);
+        } catch (NotKept|PictureLost $fault) {
+            return Answer::Fault->value.json_encode(['class' => $fault::class, 'about' => $fault instanceof NotKept ? $fault->what : $fault->folder], JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR);
+        } catch (Throwable $error) {
+            fwrite(STDERR, "render process: {$error}\n");
+
+            return Answer::Lost->value;
+        }
+    }
+
+    /** Waits for the next errand, for as long as it takes; null when the dispatcher is gone. */
+    private function next(): ?Errand
+    {
+        while (! $this->isGone) {
+            while (($message = Frame::take($this->heard)) !== null) {
+                $errand = Errand::read($message);
+                if ($errand->payload !== '') {
+                    $this->errand = $errand->number;
+
+                    return $errand;
+                }
+            }
+            $read = [$this->line];
+            $write = $except = null;
+            if (@stream_select($read, $write, $except, null) !== false) {
+                $this->read();
+            }
+        }
+
+        return null;
+    }
+
+    private function hasHeard(): bool
+    {
+        $read = [$this->line];
+        $write = $except = null;
+
+        return @stream_select($read, $write, $except, 0) > 0;
+    }
+
+    private function read(): void
+    {
+        $bytes = @fread($this->line, 1 << 22);
+        if ($bytes === false || ($bytes === '' && feof($this->line))) {
+            $this->isGone = true;
+        } else {
+            $this->heard .= $bytes;
+        }
+    }
+}

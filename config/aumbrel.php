@@ -20,4 +20,10 @@ return [
     'kernels' => env('AUMBREL_KERNELS', storage_path('kernels')),
     'shapes' => env('AUMBREL_SHAPES', storage_path('shapes')),
     'exports' => env('AUMBREL_EXPORTS', storage_path('exports')),
+
+    // Work that is thrown away: uploads on their way, packed scenes while they are taken in.
+    'temporary' => env('AUMBREL_TEMPORARY', storage_path('uploads')),
+
+    // What is asked of everybody before anything else; nothing when only this machine can reach the server.
+    'passphrase' => env('AUMBREL_PASSPHRASE'),
 ];

@@ -31,6 +31,7 @@ $withoutSession = [EncryptCookies::class, AddQueuedCookiesToResponse::class, Sta
 Route::prefix('api')->group(function () use ($withoutSession): void {
     Route::get('scenes', [SceneController::class, 'index']);
     Route::post('scenes', [SceneController::class, 'store']);
+    Route::get('storage', [SceneController::class, 'storage']);
     // gives a page that has been open for long its token anew
     Route::get('health', HealthController::class);
     Route::get('sphere', SphereController::class)->withoutMiddleware($withoutSession);

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Codecs;
 
+use App\Faults\DiskFull;
 use Imagick;
+use ImagickException;
 use InvalidArgumentException;
 
 /** Turns rendered rows (red, green, blue, alpha; sRGB-encoded, unpremultiplied; 16 bits big-endian) into picture files. */
@@ -44,8 +46,10 @@ final class PictureEncoder
         try {
             $image->writeImage("{$format}:{$aside}");
             if (! @rename($aside, $file)) {
-                throw new InvalidArgumentException("cannot write {$file}");
+                throw DiskFull::writing('The picture file');
             }
+        } catch (ImagickException $error) {
+            throw DiskFull::writing('The picture file', $error);
         } finally {
             $image->clear();
             @unlink($aside);

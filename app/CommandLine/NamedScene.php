@@ -7,6 +7,7 @@ namespace App\CommandLine;
 use App\Models\Picture;
 use App\Models\Scene as SceneRow;
 use App\Render\StoredPictures;
+use App\Scenes\NoPackedScene;
 use App\Scenes\PackedScene;
 use App\Scenes\SceneStore;
 use Aumbrel\Core\Plate\PictureShelf;
@@ -14,7 +15,6 @@ use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\SceneError;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
-use RuntimeException;
 
 /** A scene as a command names it, a file or the id of a stored one, and where its pictures are. */
 final readonly class NamedScene
@@ -63,7 +63,7 @@ final readonly class NamedScene
         });
         try {
             return PackedScene::unpack($file, $folder);
-        } catch (RuntimeException $problem) {
+        } catch (NoPackedScene $problem) {
             throw new Problem("{$file} {$problem->getMessage()}");
         }
     }

@@ -6,6 +6,7 @@ namespace App\CommandLine;
 
 use App\Codecs\PictureEncoder;
 use App\Export\BandRenderer;
+use App\Faults\RenderStopped;
 use App\Render\Cores;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
@@ -23,7 +24,7 @@ final class RenderCommand implements Command
 
     public function run(array $words): void
     {
-        $arguments = Arguments::read($words, ['out', 'scale', 'window', 'strip', 'until', 'bits', 'quality'], ['progress']);
+        $arguments = Arguments::read($words, ['out', 'scale', 'window', 'strip', 'until', 'bits', 'quality'], ['progress', 'with-parent']);
         $name = $arguments->plain[0] ?? throw new Problem('which scene? aumbrel render SCENE --out FILE');
         $out = $arguments->text('out') ?? throw new Problem('where to? aumbrel render SCENE --out FILE');
         $format = self::format($out);
@@ -57,7 +58,14 @@ final class RenderCommand implements Command
             ? $renderer->picture($named->scene, $band, $bits, $until)
             : $renderer->contributions($named->scene, $band, [$strip], $bits)[$strip];
 
-        return (new BandRenderer($render, Cores::count()))->render($window, $bits, $raw, static function (float $share) use ($arguments): void {
+        $parent = posix_getppid();
+        $stillWanted = static function () use ($arguments, $parent): void {
+            if ($arguments->has('with-parent') && posix_getppid() !== $parent) {
+                throw new RenderStopped('Whoever asked for this picture is gone.');
+            }
+        };
+
+        return (new BandRenderer($render, Cores::count(), $stillWanted))->render($window, $bits, $raw, static function (float $share) use ($arguments): void {
             if ($arguments->has('progress')) {
                 printf("progress %.3f\n", $share * self::RENDERING);
             }

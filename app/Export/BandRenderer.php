@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Export;
 
+use App\Faults\DiskFull;
+use App\Faults\RenderStopped;
+use Aumbrel\Core\Fault\NotKept;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Render\Picture;
 use Aumbrel\Core\Scene\SceneError;
 use Closure;
-use RuntimeException;
 use Throwable;
 
 /** Renders a window of any height in bands, on as many processes as there are cores, into a file of rows. */
@@ -16,9 +18,16 @@ final readonly class BandRenderer
 {
     private const PIXELS_A_BAND = 400_000;
 
-    /** @param  Closure(Window): Picture  $render renders one band; runs in processes of their own */
-    public function __construct(private Closure $render, private int $processes)
+    /** @var Closure(): void */
+    private Closure $stillWanted;
+
+    /**
+     * @param  Closure(Window): Picture  $render  renders one band; runs in processes of their own
+     * @param  (Closure(): void)|null  $stillWanted  asked every second at least; throws to end it
+     */
+    public function __construct(private Closure $render, private int $processes, ?Closure $stillWanted = null)
     {
+        $this->stillWanted = $stillWanted ?? static fn () => null;
     }
 
     /**
@@ -34,12 +43,12 @@ final readonly class BandRenderer
         $bands = $this->bands($window);
         $pitch = $window->columns * intdiv($bits, 2);
         if (@file_put_contents($raw, '') === false) {
-            throw new RuntimeException("cannot write {$raw}");
+            throw DiskFull::writing('The rendered picture');
         }
         $count = min($this->processes, count($bands));
         $pipes = [];
         for ($process = 0; $process < $count; $process++) {
-            $pair = stream_socket_pair(STREAM_PF_UNIX, STREAM_SOCK_STREAM, 0) ?: throw new RuntimeException('cannot start a render process');
+            $pair = stream_socket_pair(STREAM_PF_UNIX, STREAM_SOCK_STREAM, 0) ?: throw RenderStopped::early();
             $pid = pcntl_fork();
             if ($pid === 0) {
                 fclose($pair[0]);
@@ -73,12 +82,17 @@ final readonly class BandRenderer
     private function work(array $bands, int $process, int $count, int $pitch, string $raw, $pipe): void
     {
         try {
-            $file = fopen($raw, 'c+b') ?: throw new RuntimeException("cannot write {$raw}");
+            $file = fopen($raw, 'c+b') ?: throw DiskFull::writing('The rendered picture');
+            $parent = posix_getppid();
             for ($at = $process; $at < count($bands); $at += $count) {
+                if (posix_getppid() !== $parent) {
+                    // whoever asked for it is gone
+                    return;
+                }
                 $picture = ($this->render)($bands[$at]);
                 fseek($file, $bands[$at]->firstRow * $pitch);
                 if (@fwrite($file, $picture->bytes) !== strlen($picture->bytes)) {
-                    throw new RuntimeException('cannot write the rendered rows: is the disk full?');
+                    throw DiskFull::writing('The rendered picture');
                 }
                 fwrite($pipe, json_encode(['clipped' => $picture->clipped])."\n");
             }
@@ -86,8 +100,10 @@ final readonly class BandRenderer
             fwrite($pipe, json_encode(['done' => true])."\n");
         } catch (SceneError $error) {
             fwrite($pipe, json_encode(['field' => $error->field, 'problem' => $error->reason], JSON_INVALID_UTF8_SUBSTITUTE)."\n");
+        } catch (DiskFull|NotKept $error) {
+            fwrite($pipe, json_encode(['full' => true])."\n");
         } catch (Throwable $error) {
-            fwrite($pipe, json_encode(['problem' => $error->getMessage()], JSON_INVALID_UTF8_SUBSTITUTE)."\n");
+            fwrite(STDERR, "{$error}\n");
         }
     }
 
@@ -103,9 +119,10 @@ final readonly class BandRenderer
         while ($open !== []) {
             $read = $open;
             $write = $except = null;
-            if (@stream_select($read, $write, $except, 5) === false) {
+            if (@stream_select($read, $write, $except, 1) === false) {
                 break;
             }
+            ($this->stillWanted)();
             foreach ($read as $pid => $pipe) {
                 $line = fgets($pipe);
                 if ($line === false) {
@@ -113,11 +130,14 @@ final readonly class BandRenderer
 
                     continue;
                 }
-                /** @var array{clipped?: int, done?: bool, problem?: string, field?: string} $said */
+                /** @var array{clipped?: int, done?: bool, problem?: string, field?: string, full?: bool} $said */
                 $said = json_decode($line, true) ?? [];
                 $finished += isset($said['done']) ? 1 : 0;
-                $problem ??= isset($said['field'], $said['problem']) ? new SceneError($said['field'], $said['problem'])
-                    : (isset($said['problem']) ? new RuntimeException($said['problem']) : null);
+                $problem ??= match (true) {
+                    isset($said['field'], $said['problem']) => new SceneError($said['field'], $said['problem']),
+                    isset($said['full']) => DiskFull::writing('The rendered picture'),
+                    default => null,
+                };
                 if (isset($said['clipped'])) {
                     $clipped += $said['clipped'];
                     $progress(++$rendered / $bands);
@@ -131,7 +151,7 @@ final readonly class BandRenderer
             throw $problem;
         }
         if ($finished < count($pipes)) {
-            throw new RuntimeException('a render process ended before its time: is there enough memory?');
+            throw RenderStopped::early();
         }
 
         return $clipped;

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Export;
 
+use App\Faults\DatabaseFault;
+use App\Faults\DiskFull;
+use App\Faults\ExportStopped;
+use App\Faults\Fault;
 use App\Models\Export;
 use App\Models\Scene;
 use App\Scenes\PictureLibrary;
@@ -12,7 +16,7 @@ use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
-use RuntimeException;
+use PDOException;
 use Symfony\Component\Process\Process;
 use Throwable;
 
@@ -26,6 +30,9 @@ final class RunExport implements ShouldQueue
 
     private const LOOK_EVERY_MICROSECONDS = 150_000;
 
+    /** When the disk is full not even the failure can be written down; it is tried for this long. */
+    private const INSIST_SECONDS = 600;
+
     public function __construct(private readonly string $exportId)
     {
     }
@@ -36,64 +43,92 @@ final class RunExport implements ShouldQueue
         if ($export === null || $export->state !== Export::WAITING) {
             return;
         }
-        $export->update(['state' => Export::RUNNING]);
-        $folder = $exports->path($export).'.scene';
         try {
-            $this->layOut($export, $store, $library, $folder);
-            $this->watch($export, $this->command($export, $exports->path($export), $folder));
+            $export->update(['state' => Export::RUNNING, 'starts' => $export->starts + 1]);
+            $this->layOut($export, $store, $library, $exports->path($export).'.scene');
+            $this->watch($export, $exports, $this->command($export, $exports->path($export)));
         } catch (Throwable $error) {
-            report($error);
-            $export->refresh();
-            if ($export->state !== Export::CANCELLED) {
-                $export->update(['state' => Export::FAILED, 'problem' => $error instanceof RuntimeException ? $error->getMessage() : 'The export stopped unexpectedly. Try it again.']);
+            $fault = $error instanceof PDOException ? DatabaseFault::of($error) : $error;
+            if (! $fault instanceof Fault) {
+                report($error);
             }
+            $this->markFailed($fault instanceof Fault ? $fault->getMessage() : ExportStopped::interrupted()->getMessage());
         } finally {
-            array_map('unlink', glob("{$folder}/*") ?: []);
-            @rmdir($folder);
+            $exports->endProcesses($export);
+            $exports->discard($export);
+        }
+    }
+
+    /** When the worker gives it up, for whatever reason. */
+    public function failed(?Throwable $error): void
+    {
+        $this->markFailed(ExportStopped::interrupted()->getMessage());
+    }
+
+    private function markFailed(string $problem): void
+    {
+        for ($until = time() + self::INSIST_SECONDS; ; usleep(2_000_000)) {
+            try {
+                Export::query()->whereKey($this->exportId)->whereIn('state', [Export::WAITING, Export::RUNNING])->update(['state' => Export::FAILED, 'problem' => $problem, 'process_group' => null]);
+
+                return;
+            } catch (PDOException $error) {
+                if (time() > $until) {
+                    throw $error;
+                }
+            }
         }
     }
 
     /** The scene file as it was when the export was asked for, with its pictures beside it. */
     private function layOut(Export $export, SceneStore $store, PictureLibrary $library, string $folder): void
     {
-        if (! is_dir($folder) && ! mkdir($folder, 0o755, true)) {
-            throw new RuntimeException('The export folder cannot be written: is the disk full?');
+        $document = json_encode($export->scene, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        if (! is_dir($folder) && ! @mkdir($folder, 0o700, true)) {
+            throw DiskFull::writing('The export');
         }
         $scene = Scene::withTrashed()->findOrFail($export->scene_id);
         foreach ($store->pictures($scene) as $name => $picture) {
-            symlink($library->path($picture->id).'/original', "{$folder}/{$name}");
+            @symlink($library->path($picture->id).'/original', "{$folder}/{$name}");
         }
-        file_put_contents("{$folder}/scene.json", json_encode($export->scene, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+        if (@file_put_contents("{$folder}/scene.json", $document) !== strlen($document)) {
+            throw DiskFull::writing('The export');
+        }
     }
 
-    private function command(Export $export, string $file, string $folder): Process
+    private function command(Export $export, string $file): Process
     {
+        // in a group of its own, so that it can be ended with all that it has started
         return new Process([
-            base_path('bin/aumbrel'), 'render', "{$folder}/scene.json", '--out', $file,
-            '--bits', (string) $export->bits, '--quality', (string) ($export->quality ?? 92), '--progress',
+            'setsid', base_path('bin/aumbrel'), 'render', "{$file}.scene/scene.json", '--out', $file,
+            '--bits', (string) $export->bits, '--quality', (string) ($export->quality ?? 92), '--progress', '--with-parent',
         ], base_path(), timeout: null);
     }
 
-    private function watch(Export $export, Process $process): void
+    private function watch(Export $export, Exports $exports, Process $process): void
     {
         $process->start();
+        $export->update(['process_group' => $process->getPid()]);
         while ($process->isRunning()) {
             usleep(self::LOOK_EVERY_MICROSECONDS);
             if (preg_match_all('/^progress (\d+(?:\.\d+)?)$/m', $process->getIncrementalOutput(), $found) > 0) {
                 Export::query()->whereKey($export->id)->update(['progress' => (float) end($found[1])]);
             }
             if (Export::query()->whereKey($export->id)->value('state') === Export::CANCELLED) {
+                $exports->endProcesses($export);
                 $process->stop(1);
 
                 return;
             }
         }
         if (! $process->isSuccessful()) {
-            throw new RuntimeException(preg_replace('/^aumbrel: /', '', trim($process->getErrorOutput())) ?: 'The export stopped unexpectedly. Try it again.');
+            // what the command says is made for people
+            $said = preg_match('/^aumbrel: (.+)$/m', $process->getErrorOutput(), $found) === 1 ? ucfirst($found[1]) : ExportStopped::interrupted()->getMessage();
+            throw new ExportStopped($said);
         }
         $result = json_decode((string) strrchr("\n".trim($process->getOutput()), "\n"), true);
         Export::query()->whereKey($export->id)->where('state', Export::RUNNING)->update([
-            'state' => Export::DONE, 'progress' => 1.0,
+            'state' => Export::DONE, 'progress' => 1.0, 'process_group' => null,
             'bytes' => is_array($result) ? $result['bytes'] ?? null : null, 'clipped' => is_array($result) ? $result['clipped'] ?? null : null,
         ]);
     }

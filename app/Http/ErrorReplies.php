@@ -8,6 +8,7 @@ use App\Codecs\UnreadablePicture;
 use App\Faults\DatabaseFault;
 use App\Faults\DiskFull;
 use App\Faults\Fault;
+use App\Scenes\NoPackedScene;
 use App\Scenes\SceneChanged;
 use App\Scenes\StripChanged;
 use Aumbrel\Core\Fault\NotKept;
@@ -27,7 +28,7 @@ use Throwable;
 final class ErrorReplies
 {
     /** What people do wrong is told to them and to nobody else. */
-    private const NOT_REPORTED = [SceneError::class, NotPossible::class, UnreadablePicture::class, StripChanged::class, SceneChanged::class];
+    private const NOT_REPORTED = [SceneError::class, NotPossible::class, UnreadablePicture::class, NoPackedScene::class, StripChanged::class, SceneChanged::class];
 
     public static function register(Exceptions $exceptions): void
     {
@@ -53,6 +54,7 @@ final class ErrorReplies
         return match (true) {
             $error instanceof SceneError, $error instanceof NotPossible => $is(422, $error->getMessage(), ['field' => $error->field]),
             $error instanceof UnreadablePicture => $is(422, $error->getMessage(), ['field' => 'file']),
+            $error instanceof NoPackedScene => $is(422, "The file {$error->getMessage()}.", ['field' => 'file']),
             $error instanceof StripChanged => $is(409, $error->getMessage(), ['strip' => $error->strip]),
             $error instanceof SceneChanged => $is(409, $error->getMessage()),
             $error instanceof Fault => $is($error->status(), $error->getMessage()),

@@ -55,7 +55,7 @@ final readonly class PictureAnswer
             return new Response($this->whole($came), 200, self::HEADERS);
         }
 
-        return new StreamedResponse(fn () => $this->stream($came), 200, self::HEADERS);
+        return new StreamedResponse(fn () => $this->stream($came), 200, [...self::HEADERS, 'X-Pieces' => 'yes']);
     }
 
     /** @param  list<Piece>  $pieces */

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Codecs\UnreadablePicture;
+use App\Faults\DiskFull;
 use App\Scenes\IncomingPicture;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 
-/** The one picture file of a request. */
+/** The files of a request. */
 final class Upload
 {
     /** @throws UnreadablePicture when none came in whole */
@@ -17,12 +18,41 @@ final class Upload
     {
         $file = $request->file('file');
         if (! $file instanceof UploadedFile) {
-            throw new UnreadablePicture('No picture came in. Files of up to 200 MB are taken.');
+            throw new UnreadablePicture('No file came in. Files of up to 200 MB are taken.');
         }
+
+        return self::whole($file);
+    }
+
+    /**
+     * Pictures that come with a scene file.
+     *
+     * @return array<array-key, string> paths by name
+     *
+     * @throws UnreadablePicture when one did not come in whole
+     */
+    public static function beside(Request $request): array
+    {
+        $paths = [];
+        $files = $request->file('pictures');
+        foreach (is_array($files) ? $files : [] as $file) {
+            if ($file instanceof UploadedFile) {
+                $paths[basename($file->getClientOriginalName())] = self::whole($file)->path;
+            }
+        }
+
+        return $paths;
+    }
+
+    private static function whole(UploadedFile $file): IncomingPicture
+    {
         $name = mb_substr((string) preg_replace('/[^\w .()+-]+/u', '_', basename($file->getClientOriginalName())), 0, 120);
         if (! $file->isValid()) {
-            $reason = in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true) ? 'it is larger than 200 MB' : 'it did not come in whole';
-            throw new UnreadablePicture("{$name} was not taken: {$reason}.");
+            throw match ($file->getError()) {
+                UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE => new UnreadablePicture("{$name} was not taken: it is larger than 200 MB."),
+                UPLOAD_ERR_CANT_WRITE, UPLOAD_ERR_NO_TMP_DIR => DiskFull::writing($name),
+                default => new UnreadablePicture("{$name} was not taken: it did not come in whole."),
+            };
         }
 
         return new IncomingPicture($file->getPathname(), $name === '' ? 'picture' : $name);

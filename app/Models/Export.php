@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<string, mixed> $scene
  * @property string $name
  * @property string|null $problem
+ * @property int|null $process_group
+ * @property int $starts
  * @property int|null $bytes
  * @property int|null $clipped
  */
@@ -39,5 +41,5 @@ final class Export extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['bits' => 'int', 'quality' => 'int', 'progress' => 'float', 'scene' => 'array', 'bytes' => 'int', 'clipped' => 'int'];
+    protected $casts = ['bits' => 'int', 'quality' => 'int', 'progress' => 'float', 'scene' => 'array', 'bytes' => 'int', 'clipped' => 'int', 'process_group' => 'int', 'starts' => 'int'];
 }

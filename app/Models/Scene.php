@@ -23,6 +23,7 @@ use Illuminate\Support\Carbon;
  * @property int $edits_done
  * @property int $revision
  * @property int $order_revision
+ * @property Carbon|null $deleted_at
  * @property Carbon $created_at
  * @property Carbon $updated_at
  */

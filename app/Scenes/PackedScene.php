@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Scenes;
 
+use App\Faults\DiskFull;
 use Aumbrel\Core\Scene\Scene;
-use RuntimeException;
 use ZipArchive;
 
 /** A scene file and its pictures in one ZIP: `scene.json` and the pictures beside it, nothing else. */
@@ -15,68 +15,118 @@ final class PackedScene
 
     private const MOST_ENTRIES = 400;
 
-    /** Bytes that come out of it in all. */
+    /** Bytes that come out of it in all, and out of its scene file. */
     private const MOST_BYTES = 4 * 1024 ** 3;
 
+    private const LARGEST_SCENE = 64 * 1024 ** 2;
+
+    private const CHUNK = 1 << 18;
+
     /**
-     * @param  array<string, string>  $pictures  files by their names in the scene
+     * @param  array<array-key, string>  $pictures  files by their names in the scene
+     *
+     * @throws DiskFull
      */
     public static function write(Scene $scene, array $pictures, string $file): void
     {
         $zip = new ZipArchive;
         if ($zip->open($file, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
-            throw new RuntimeException('The packed scene cannot be written: is the disk full?');
+            throw DiskFull::writing('The packed scene');
         }
         $zip->addFromString(self::SCENE, $scene->toJson());
         foreach ($pictures as $name => $path) {
             // pictures are compressed already
-            $zip->addFile($path, $name);
-            $zip->setCompressionName($name, ZipArchive::CM_STORE);
+            $zip->addFile($path, (string) $name);
+            $zip->setCompressionName((string) $name, ZipArchive::CM_STORE);
         }
-        if (! $zip->close()) {
-            throw new RuntimeException('The packed scene cannot be written: is the disk full?');
+        if (! @$zip->close()) {
+            @unlink($file);
+            throw DiskFull::writing('The packed scene');
         }
     }
 
     public static function isOne(string $file): bool
     {
-        return file_get_contents($file, length: 4) === "PK\x03\x04";
+        return @file_get_contents($file, length: 4) === "PK\x03\x04";
     }
 
     /**
      * Lays a packed scene out in an empty folder.
      *
+     * What the ZIP says of its entries is not believed: bytes are counted as they come out, and their sum is checked.
+     *
      * @return string the scene file
      *
-     * @throws RuntimeException saying what is wrong with it
+     * @throws NoPackedScene saying what is wrong with it
+     * @throws DiskFull
      */
     public static function unpack(string $file, string $folder): string
     {
         $zip = new ZipArchive;
         if ($zip->open($file, ZipArchive::RDONLY) !== true) {
-            throw new RuntimeException('is no packed scene: the ZIP cannot be read');
+            throw new NoPackedScene('is no packed scene: the ZIP cannot be read');
         }
         if ($zip->numFiles > self::MOST_ENTRIES) {
-            throw new RuntimeException('holds more than '.self::MOST_ENTRIES.' files');
+            throw new NoPackedScene('holds more than '.self::MOST_ENTRIES.' files');
         }
-        $bytes = 0;
+        $entries = [];
         for ($k = 0; $k < $zip->numFiles; $k++) {
-            $entry = $zip->statIndex($k) ?: throw new RuntimeException('is no packed scene: the ZIP cannot be read');
-            $bytes += $entry['size'];
+            $entry = $zip->statIndex($k) ?: throw new NoPackedScene('is no packed scene: the ZIP cannot be read');
             if (preg_match('/^\w[\w .()+-]{0,199}$/Du', $entry['name']) !== 1) {
-                throw new RuntimeException("holds \"{$entry['name']}\": only plain file names are taken");
+                throw new NoPackedScene("holds \"{$entry['name']}\": only plain file names are taken");
             }
-            if ($bytes > self::MOST_BYTES) {
-                throw new RuntimeException('holds more than 4 GB');
+            if (isset($entries[$entry['name']])) {
+                throw new NoPackedScene("holds \"{$entry['name']}\" twice");
             }
-            if (! $zip->extractTo($folder, $entry['name'])) {
-                throw new RuntimeException("is damaged at \"{$entry['name']}\"");
-            }
+            $entries[$entry['name']] = $entry;
         }
-        if (! is_file("{$folder}/".self::SCENE)) {
-            throw new RuntimeException('holds no '.self::SCENE);
+        if (! isset($entries[self::SCENE])) {
+            throw new NoPackedScene('holds no '.self::SCENE);
+        }
+        if (array_sum(array_column($entries, 'size')) > self::MOST_BYTES) {
+            throw new NoPackedScene('holds more than 4 GB');
+        }
+        if ($entries[self::SCENE]['size'] > self::LARGEST_SCENE) {
+            throw new NoPackedScene('holds a scene file of more than 64 MB');
+        }
+        foreach ($entries as $name => $entry) {
+            self::extract($zip, $entry, "{$folder}/{$name}");
         }
 
         return "{$folder}/".self::SCENE;
+    }
+
+    /** @param  array{name: string, index: int, size: int, crc: int}  $entry */
+    private static function extract(ZipArchive $zip, array $entry, string $to): void
+    {
+        $from = $zip->getStreamIndex($entry['index']);
+        $out = @fopen($to, 'xb');
+        if ($from === false) {
+            throw new NoPackedScene("is damaged at \"{$entry['name']}\"");
+        }
+        if ($out === false) {
+            throw DiskFull::writing('The packed scene');
+        }
+        $sum = hash_init('crc32b');
+        $bytes = 0;
+        while (! feof($from)) {
+            $chunk = @fread($from, self::CHUNK);
+            if ($chunk === false) {
+                break;
+            }
+            $bytes += strlen($chunk);
+            if ($bytes > $entry['size']) {
+                throw new NoPackedScene("is damaged: \"{$entry['name']}\" is larger than it says");
+            }
+            hash_update($sum, $chunk);
+            if (@fwrite($out, $chunk) !== strlen($chunk)) {
+                throw DiskFull::writing('The packed scene');
+            }
+        }
+        fclose($from);
+        fclose($out);
+        if ($bytes !== $entry['size'] || hash_final($sum) !== sprintf('%08x', $entry['crc'] & 0xFFFFFFFF)) {
+            throw new NoPackedScene("is damaged at \"{$entry['name']}\": its checksum is another");
+        }
     }
 }

@@ -6,9 +6,10 @@ namespace App\Scenes;
 
 use App\Codecs\PictureDecoder;
 use App\Codecs\UnreadablePicture;
+use App\Faults\DiskFull;
 use App\Models\Picture;
 use Aumbrel\Core\Plate\PackedPicture;
-use RuntimeException;
+use LogicException;
 
 /** Takes picture files in: the file as it came, and its packed rows, in a folder named after the content. */
 final readonly class PictureLibrary
@@ -46,7 +47,7 @@ final readonly class PictureLibrary
         try {
             $this->decoder->decode($path, $name, $aside);
             if (! @rename($aside, $folder) && ! is_file("{$folder}/picture.json")) {
-                throw new RuntimeException('cannot keep the picture: is the disk full?');
+                throw DiskFull::writing('The picture');
             }
         } finally {
             PictureDecoder::discard($aside);
@@ -58,7 +59,7 @@ final readonly class PictureLibrary
         $aside = $original.'.'.bin2hex(random_bytes(6));
         if (! @copy($path, $aside) || ! @rename($aside, $original)) {
             @unlink($aside);
-            throw new RuntimeException('cannot keep the picture file: is the disk full?');
+            throw DiskFull::writing('The picture file');
         }
     }
 
@@ -66,7 +67,7 @@ final readonly class PictureLibrary
     public function path(string $id): string
     {
         if (preg_match('/^[0-9a-f]{64}$/D', $id) !== 1) {
-            throw new RuntimeException('no such picture');
+            throw new LogicException('no such picture');
         }
 
         return "{$this->folder}/{$id}";

@@ -160,18 +160,18 @@ final class SceneStore
         $rows = DB::table('masks')->join('strips', 'strips.id', '=', 'masks.strip_id')->where('strips.scene_id', $scene->id)
             ->orderBy('masks.position')->get(['masks.strip_id', 'masks.key', 'masks.kind', 'masks.fields']);
         foreach ($rows as $row) {
-            $masks[$row->strip_id][] = ['id' => $row->key, 'kind' => $row->kind, ...$shelf->take(self::fields($row->fields))];
+            $masks[$row->strip_id][] = ['id' => $row->key, 'kind' => $row->kind] + $shelf->take(self::fields($row->fields));
         }
         $order = $strips = [];
         foreach (DB::table('strips')->where('scene_id', $scene->id)->orderBy('position')->get() as $row) {
             $order[] = [$row->key, $row->group_key];
-            $strips[$row->key] = ['id' => $row->key, 'kind' => $row->kind, 'name' => $row->name, ...self::fields($row->fields), 'masks' => $masks[$row->id] ?? []];
+            $strips[$row->key] = ['id' => $row->key, 'kind' => $row->kind, 'name' => $row->name] + self::fields($row->fields) + ['masks' => $masks[$row->id] ?? []];
         }
 
         return new FlatScene([
             'aumbrel' => Document::VERSION, 'title' => $scene->title, 'size' => [$scene->width, $scene->height],
-            'white' => $scene->white, ...$scene->unknown,
-        ], $order, $strips);
+            'white' => $scene->white,
+        ] + $scene->unknown, $order, $strips);
     }
 
     /** @return array<string, mixed> */

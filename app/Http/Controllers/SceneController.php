@@ -10,8 +10,10 @@ use App\Scenes\FlatScene;
 use App\Scenes\NewScene;
 use App\Scenes\PackedScene;
 use App\Scenes\PictureLibrary;
+use App\Scenes\SceneImport;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
+use App\Scenes\Storage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -26,12 +28,29 @@ final class SceneController
 
     public function index(): JsonResponse
     {
-        return new JsonResponse(['scenes' => Scene::query()->orderByDesc('updated_at')->orderByDesc('id')->get()->map($this->state->card(...))->all()]);
+        return new JsonResponse([
+            'scenes' => Scene::query()->orderByDesc('updated_at')->orderByDesc('id')->get()->map($this->state->card(...))->all(),
+            'deleted' => Scene::onlyTrashed()->orderByDesc('deleted_at')->get()->map($this->state->card(...))->all(),
+        ]);
     }
 
-    public function store(Request $request, NewScene $new): JsonResponse
+    /** What lies on the disk, in bytes. */
+    public function storage(Storage $storage): JsonResponse
     {
-        return new JsonResponse($this->state->of($new->of(Upload::of($request))), 201);
+        return new JsonResponse(['used' => $storage->used(), 'free' => (int) @disk_free_space(storage_path()), 'daysToRestore' => Storage::DAYS_TO_RESTORE]);
+    }
+
+    /** A picture becomes a scene; a scene file with its pictures, or a packed scene, is taken in as it is. */
+    public function store(Request $request, NewScene $new, SceneImport $import): JsonResponse
+    {
+        $file = Upload::of($request);
+        $scene = match (true) {
+            PackedScene::isOne($file->path) => $import->fromFile($file->path),
+            SceneImport::isSceneFile($file->path) => $import->fromParts($file->path, Upload::beside($request)),
+            default => $new->of($file),
+        };
+
+        return new JsonResponse($this->state->of($scene), 201);
     }
 
     public function show(Scene $scene): JsonResponse
@@ -81,7 +100,11 @@ final class SceneController
     /** The scene file with its pictures, as one ZIP. */
     public function packed(Scene $scene, PictureLibrary $library): BinaryFileResponse
     {
-        $file = (string) tempnam(sys_get_temp_dir(), 'aumbrel');
+        $folder = config()->string('aumbrel.temporary');
+        $file = "{$folder}/".bin2hex(random_bytes(8)).'.zip';
+        if (! is_dir($folder)) {
+            @mkdir($folder, 0o700, true);
+        }
         PackedScene::write($this->store->document($scene), array_map(static fn (string $id): string => $library->path($id).'/original', $this->store->pictureIds($scene)), $file);
 
         return response()->download($file, (Str::slug($scene->title) ?: 'scene').'.zip', ['Content-Type' => 'application/zip'])->deleteFileAfterSend();

@@ -1,4 +1,4 @@
-import type { Changes, Export, NewMask, Noticed, Outlines, Point, Scene, SceneCard, StripChange } from './types';
+import type { Changes, Export, Noticed, Outlines, Point, Scene, SceneCard } from './types';
 
 /** Something that the server would not do, in its words. */
 export class Refused extends Error {
@@ -11,14 +11,14 @@ export class Refused extends Error {
     }
 }
 
-const UNREACHABLE = 'The server does not answer. What you did is not lost: try it again when it runs.';
+const UNREACHABLE = 'The server does not answer. What you did is kept and written when it is back.';
 
 function forgeryToken(): string {
     const found = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie);
     return found?.[1] ? decodeURIComponent(found[1]) : '';
 }
 
-async function ask(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<Response> {
+export async function ask(method: string, path: string, body?: unknown, { signal, headers = {} }: { signal?: AbortSignal; headers?: Record<string, string> } = {}): Promise<Response> {
     const isForm = body instanceof FormData;
     let response: Response;
     try {
@@ -29,6 +29,7 @@ async function ask(method: string, path: string, body?: unknown, signal?: AbortS
                 Accept: 'application/json',
                 'X-XSRF-TOKEN': forgeryToken(),
                 ...(body === undefined || isForm ? {} : { 'Content-Type': 'application/json' }),
+                ...headers,
             },
             body: body === undefined ? undefined : isForm ? body : JSON.stringify(body),
         });
@@ -49,7 +50,7 @@ async function json<T>(method: string, path: string, body?: unknown): Promise<T>
     return (await (await ask(method, path, body)).json()) as T;
 }
 
-function upload(file: File, more: Record<string, number> = {}): FormData {
+export function upload(file: File, more: Record<string, number> = {}): FormData {
     const form = new FormData();
     form.set('file', file);
     for (const [name, value] of Object.entries(more)) {
@@ -58,15 +59,65 @@ function upload(file: File, more: Record<string, number> = {}): FormData {
     return form;
 }
 
-/** Pixels behind the length and the text of a JSON head. */
-async function framed<Head>(response: Response): Promise<{ head: Head; pixels: Uint8ClampedArray<ArrayBuffer> } | null> {
-    if (response.status === 204) {
-        return null;
+/** One part of an answer with pixels: a JSON head, and the pixels of the rows that it names. */
+export type Frame<Head> = { head: Head; pixels: Uint8ClampedArray<ArrayBuffer> };
+
+type AnyHead = { columns?: number; rows?: number; strips?: string[] };
+
+/** Takes whole frames off the bytes that have come. */
+export class FrameReader<Head extends AnyHead> {
+    private bytes = new Uint8Array(0);
+
+    take(more: Uint8Array): Frame<Head>[] {
+        const all = new Uint8Array(this.bytes.length + more.length);
+        all.set(this.bytes);
+        all.set(more, this.bytes.length);
+        const frames: Frame<Head>[] = [];
+        let at = 0;
+        for (;;) {
+            const length = at + 4 <= all.length ? new DataView(all.buffer).getUint32(at, true) : Infinity;
+            if (at + 4 + length > all.length) {
+                break;
+            }
+            const head = JSON.parse(new TextDecoder().decode(all.subarray(at + 4, at + 4 + length))) as Head;
+            const from = at + 4 + length;
+            const size = (head.columns ?? 0) * (head.rows ?? 0) * 4 * Math.max(1, head.strips?.length ?? 0);
+            if (from + size > all.length) {
+                break;
+            }
+            frames.push({ head, pixels: new Uint8ClampedArray(all.buffer, from, size) });
+            at = from + size;
+        }
+        this.bytes = all.subarray(at).slice();
+        return frames;
     }
-    const bytes = await response.arrayBuffer();
-    const length = new DataView(bytes).getUint32(0, true);
-    const head = JSON.parse(new TextDecoder().decode(new Uint8Array(bytes, 4, length))) as Head;
-    return { head, pixels: new Uint8ClampedArray(bytes, 4 + length) };
+}
+
+/** Frames as they come; null for an answer without any. */
+async function frames<Head extends AnyHead>(response: Response, onFrame: (frame: Frame<Head>) => void): Promise<boolean> {
+    if (response.status === 204) {
+        return false;
+    }
+    const reader = new FrameReader<Head>();
+    if (!response.headers.has('X-Pieces') || !response.body) {
+        reader.take(new Uint8Array(await response.arrayBuffer())).forEach(onFrame);
+        return true;
+    }
+    const body = response.body.getReader();
+    try {
+        for (;;) {
+            const { done, value } = await body.read();
+            if (done) {
+                return true;
+            }
+            reader.take(value).forEach(onFrame);
+        }
+    } catch (error) {
+        if (error instanceof DOMException && error.name === 'AbortError') {
+            throw error;
+        }
+        throw new Refused(0, UNREACHABLE);
+    }
 }
 
 export type Looked = {
@@ -84,7 +135,20 @@ export type Looked = {
     tint: string | null;
 };
 
-export type PictureHead = { columns: number; rows: number; clipped: number; outlines: Record<string, Outlines> } & Partial<Noticed>;
+/** `of` rows in all, of which this frame brings `rows` from `firstRow` on; frames without rows tell how far it is. */
+export type PictureHead = {
+    columns?: number;
+    rows?: number;
+    firstRow?: number;
+    of?: number;
+    progress?: number;
+    done: boolean;
+    clipped?: number;
+    outlines?: Record<string, Outlines>;
+    problem?: string;
+    field?: string | null;
+    dropped?: boolean;
+} & Partial<Noticed>;
 
 export type ContributionHead = { columns: number; rows: number; strips: string[] };
 
@@ -94,31 +158,19 @@ export const api = {
     scenes: () => json<{ scenes: SceneCard[] }>('GET', 'scenes').then((reply) => reply.scenes),
     newScene: (file: File) => json<Scene>('POST', 'scenes', upload(file)),
     scene: (id: string) => json<Scene>('GET', `scenes/${id}`),
-    changeScene: (id: string, change: { title?: string; white?: number }) => json<Scene>('PATCH', `scenes/${id}`, change),
     deleteScene: (id: string) => ask('DELETE', `scenes/${id}`),
     restoreScene: (id: string) => json<SceneCard>('POST', `scenes/${id}/restore`),
-    addPlate: (id: string, file: File, x: number, y: number) => json<Scene>('POST', `scenes/${id}/plates`, upload(file, { x, y })),
-    addStrip: (id: string, placing: Placing) => json<Scene>('POST', `scenes/${id}/strips`, placing),
-    changeStrip: (id: string, strip: string, revision: number, change: StripChange, label?: string) =>
-        json<Scene>('PATCH', `scenes/${id}/strips/${strip}`, { revision, ...(label ? { label } : {}), ...change }),
-    duplicate: (id: string, strip: string) => json<Scene>('POST', `scenes/${id}/strips/${strip}/duplicate`),
-    remove: (id: string, strip: string, revision: number) => json<Scene>('DELETE', `scenes/${id}/strips/${strip}`, { revision }),
-    order: (id: string, strips: string[]) => json<Scene>('PUT', `scenes/${id}/order`, { strips }),
-    changeStrips: (id: string, revisions: Record<string, number>, changes: Changes, label: string) => json<Scene>('PATCH', `scenes/${id}/strips`, { label, revisions, changes }),
-    estimateBearing: (id: string, strip: string) => json<Scene>('POST', `scenes/${id}/strips/${strip}/bearing`),
-    trio: (id: string, strip: string) => json<Scene>('POST', `scenes/${id}/strips/${strip}/trio`),
-    average: (id: string, strip: string) => json<Scene>('POST', `scenes/${id}/strips/${strip}/average`),
-    align: (id: string, strip: string) => json<Scene>('POST', `scenes/${id}/strips/${strip}/align`),
     pieces: (id: string, strip: string) => json<{ vanished: number }>('GET', `scenes/${id}/strips/${strip}/pieces`),
-    mend: (id: string, reading: string, mend: string) => json<Scene>('POST', `scenes/${id}/mends`, { reading, mend }),
     sphere: async (azimuth: number, elevation: number, size: number) =>
         new ImageData(new Uint8ClampedArray(await (await ask('GET', `sphere?azimuth=${azimuth}&elevation=${elevation}&size=${size}`)).arrayBuffer()), size, size),
-    addMask: (id: string, strip: string, placing: Placing & Partial<NewMask>) => json<Scene>('POST', `scenes/${id}/strips/${strip}/masks`, placing),
-    removeMask: (id: string, strip: string, mask: string, revision: number) => json<Scene>('DELETE', `scenes/${id}/strips/${strip}/masks/${mask}`, { revision }),
-    undo: (id: string) => json<Scene>('POST', `scenes/${id}/undo`),
-    redo: (id: string) => json<Scene>('POST', `scenes/${id}/redo`),
-    picture: async (id: string, looked: Looked) => framed<PictureHead>(await ask('POST', `scenes/${id}/picture`, looked)),
-    contributions: async (id: string) => framed<ContributionHead>(await ask('POST', `scenes/${id}/contributions`)),
+    picture: async (id: string, looked: Looked, signal: AbortSignal, onFrame: (frame: Frame<PictureHead>) => void) => frames<PictureHead>(await ask('POST', `scenes/${id}/picture`, looked, { signal }), onFrame),
+    contributions: async (id: string) => {
+        let found: Frame<ContributionHead> | null = null as Frame<ContributionHead> | null;
+        await frames<ContributionHead>(await ask('POST', `scenes/${id}/contributions`), (frame) => (found = frame.head.strips ? frame : found));
+        return found;
+    },
+    revision: (id: string) => json<{ revision: number }>('GET', `scenes/${id}/revision`).then((reply) => reply.revision),
+    health: () => json<{ answers: boolean }>('GET', 'health'),
     exports: (id: string) => json<{ exports: Export[] }>('GET', `scenes/${id}/exports`).then((reply) => reply.exports),
     orderExport: (id: string, order: { format: string; bits: number; quality: number }) => json<Export>('POST', `scenes/${id}/exports`, order),
     cancelExport: (id: string, exported: string) => json<Export>('DELETE', `scenes/${id}/exports/${exported}`),

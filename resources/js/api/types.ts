@@ -61,6 +61,8 @@ export type Scene = {
     height: number;
     white: number;
     revision: number;
+    /** the revision at which the order of the strips last changed */
+    orderRevision: number;
     strips: Strip[];
     pictures: Record<string, { width: number; height: number; opaque: boolean }>;
     undo: string | null;
@@ -94,7 +96,7 @@ export type Noticed = { compass: { sights: Sight[]; arcs: { reading: string; fro
 
 export type SceneCard = { id: string; title: string; width: number; height: number; revision: number; touched: string; strips: number };
 
-export type MaskChange = { join?: string; inverted?: boolean; off?: boolean; values?: Values; /** comes behind the mask's strokes */ stroke?: Stroke };
+export type MaskChange = { join?: string; inverted?: boolean; off?: boolean; values?: Values; /** come behind the mask's strokes */ strokes?: Stroke[] };
 
 export type NewMask = { on: Ground; join?: string; values?: Values };
 

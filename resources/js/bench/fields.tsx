@@ -3,7 +3,9 @@ import { useId, useState, type InputHTMLAttributes, type ReactNode } from 'react
 import type { Colour, Parameter, Point, Value } from '../api/types';
 import { hintOf } from '../ui/kelvin';
 import { follow } from '../ui/pointer';
-import { figure, typed } from '../ui/words';
+import { say } from '../ui/notices';
+import { fitted, readNumber, type NumberRange } from '../ui/numbers';
+import { figure } from '../ui/words';
 import { clamp } from '../screen/strips';
 
 /** How a field hands on what is done to it. */
@@ -51,8 +53,8 @@ type NumberProps = {
     signed?: boolean;
     whenEmpty?: string;
     rest?: number | null;
-    /** of 1, for sizes: shown beside as a share of the picture's short side */
-    share?: number;
+    /** for sizes: the picture's short side in px, of which the share is shown beside */
+    shortSide?: number;
     hand: Hand<number | null>;
 };
 
@@ -64,11 +66,13 @@ export function NumberField(props: NumberProps) {
     const tidy = (next: number) => Math.round(next * 1e4) / 1e4;
     const typing = useTyping(
         (text) => {
-            const next = typed(text);
             if (text.trim() === '' && whenEmpty !== '') {
                 hand.set(null);
-            } else if (next !== null && next !== value) {
-                hand.set(tidy(clamp(next, least, most)));
+                return;
+            }
+            const next = understood(text, label, { unit, least, most, shortSide: props.shortSide });
+            if (next !== null && tidy(next) !== value) {
+                hand.set(tidy(next));
             }
         },
         (steps) => hand.nudge(tidy(clamp((value ?? rest ?? least) + steps * step, least, most))),
@@ -95,7 +99,7 @@ export function NumberField(props: NumberProps) {
                 />
                 {unit && value !== null && <span className="ml-1 text-[12px] text-quiet">{unit}</span>}
             </span>
-            {props.share !== undefined && value !== null && <span className="font-mono text-[11px] text-quiet">{(props.share * 100).toFixed(1)} %</span>}
+            {props.shortSide !== undefined && value !== null && <span className="font-mono text-[11px] text-quiet">{((value / props.shortSide) * 100).toFixed(1)} %</span>}
             {whenEmpty !== '' && value !== null && (
                 <button aria-label={`${label}: ${whenEmpty}`} title={whenEmpty} className="rounded-sm p-1 text-quiet hover:text-ink" onClick={() => hand.set(null)}>
                     <RotateCcw size={12} />
@@ -139,7 +143,7 @@ export function PointField({ label, value, hand }: { label: string; value: Point
 function PlainNumber({ name, value, onSet, onNudge }: { name: string; value: number; onSet: (value: number) => void; onNudge: (value: number) => void }) {
     const typing = useTyping(
         (text) => {
-            const next = typed(text);
+            const next = understood(text, name, { unit: 'px', least: -FAR, most: FAR });
             if (next !== null && next !== value) {
                 onSet(next);
             }
@@ -147,6 +151,23 @@ function PlainNumber({ name, value, onSet, onNudge }: { name: string; value: num
         (steps) => onNudge(value + steps),
     );
     return <input aria-label={name} className="h-6 w-[60px] rounded-sm bg-well px-2 font-mono text-[12px]" value={typing.text ?? figure(value, 1)} {...typing.props} />;
+}
+
+/** How far from the scene's corner a place may lie, in px. */
+const FAR = 1e6;
+
+/** What somebody typed, within its range; what could not be read or had to be brought there is said. */
+function understood(text: string, label: string, range: NumberRange): number | null {
+    const typed = readNumber(text, range);
+    if ('problem' in typed) {
+        say(typed.problem);
+        return null;
+    }
+    const { value, said } = fitted(typed.value, label, range);
+    if (said !== null) {
+        say(said);
+    }
+    return value;
 }
 
 /** What is being typed into a number, until it is finished or given up; the arrow keys step it, with shift by ten. */
@@ -269,7 +290,7 @@ export function ParameterField({ parameter, value, shortSide, hand }: { paramete
                     step={parameter.step}
                     whenEmpty={parameter.optional ? parameter.whenEmpty : ''}
                     rest={typeof parameter.default === 'number' || parameter.optional ? (parameter.default as number | null) : undefined}
-                    share={parameter.unit === 'px' && typeof value === 'number' ? value / shortSide : undefined}
+                    shortSide={parameter.unit === 'px' ? shortSide : undefined}
                     hand={hand}
                 />
             );

@@ -62,7 +62,7 @@ export function Compass({ scene, gestures }: { scene: Scene; gestures: Gestures 
                             </p>
                             <div className="mt-1.5 flex flex-wrap gap-1">
                                 {gravest.mends.map((mend) => (
-                                    <button key={mend.key} className="rounded-sm border border-line px-1.5 text-left text-[12px] hover:bg-raised" onClick={() => void gestures.mend(gravest.id, mend.key)}>
+                                    <button key={mend.key} className="rounded-sm border border-line px-1.5 text-left text-[12px] hover:bg-raised" onClick={() => void gestures.mend(gravest.id, mend.key, mend.strip)}>
                                         {mend.label}
                                     </button>
                                 ))}

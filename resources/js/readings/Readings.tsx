@@ -26,7 +26,7 @@ export function Readings({ scene, gestures }: { scene: Scene; gestures: Gestures
                             {reading.mends.length > 0 && (
                                 <div className="mt-1.5 flex flex-wrap gap-1.5">
                                     {reading.mends.map((mend) => (
-                                        <button key={mend.key} className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={() => void gestures.mend(reading.id, mend.key)}>
+                                        <button key={mend.key} className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={() => void gestures.mend(reading.id, mend.key, mend.strip)}>
                                             {mend.label}
                                         </button>
                                     ))}

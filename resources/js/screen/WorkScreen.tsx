@@ -11,10 +11,12 @@ import { Notices } from '../ui/notices';
 import { go } from '../ui/route';
 import { View } from '../view/View';
 import { Course } from './Course';
+import { useFollowing } from './following';
 import { useGestures, type Gestures } from './gestures';
 import { KeysSheet } from './KeysSheet';
 import { useKeys } from './keys';
 import { ToolRow } from './ToolRow';
+import { Waits } from './Waits';
 import { useWork, work } from './store';
 
 /** The work screen: the course and the bench at the left, the view, the desk below. */
@@ -56,6 +58,7 @@ function Waiting({ text, onAgain }: { text: string; onAgain?: () => void }) {
 
 function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
     useKeys(scene, gestures);
+    useFollowing(scene.id, gestures);
     useEffect(() => {
         document.title = `${scene.title} · Aumbrel`;
     }, [scene.title]);
@@ -95,6 +98,7 @@ function TopBar({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
                     <Redo2 size={15} />
                 </IconButton>
             </div>
+            <Waits />
             <div className="ml-auto flex items-center gap-2">
                 <IconButton label="Keys" onPress={() => useWork.setState({ keysOpen: true })}>
                     <Keyboard size={15} />

@@ -1,95 +1,112 @@
 import { notifyManager, QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { api, Refused } from '../api/client';
-import type { NewMask, Scene, Strip, StripChange } from '../api/types';
-import { sayError } from '../ui/notices';
+import { api, Refused, type Placing } from '../api/client';
+import type { Changes, NewMask, Scene, Strip, StripChange } from '../api/types';
+import { say, sayError } from '../ui/notices';
+import { newKey, Outbox, type Entry, type Seen } from './outbox';
 import { everyStrip } from './strips';
 import { useWork, work } from './store';
 
 /** Keys that are pressed again and again make one gesture when no longer than this passes between them. */
 const TOGETHER_MS = 450;
 
+/** A gesture that keys are still adding to. */
+type Nudge = { key: string; timer: number; label: string };
+
 /**
- * What the hand can do to a scene. Gestures are written one after the other, each on the state that the one before it
- * left, so that quick hands never meet their own revision.
+ * What the hand can do to a scene. Each gesture is shown at once and handed to the outbox, which writes them one after the
+ * other, each on the state that the one before it left.
  */
 export class Gestures {
-    private chain: Promise<unknown> = Promise.resolve();
+    readonly outbox: Outbox;
 
-    private timers = new Map<string, number>();
+    private nudges = new Map<string, Nudge>();
+
+    private readonly others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('aumbrel scenes');
 
     constructor(
         private readonly queries: QueryClient,
         private readonly sceneId: string,
-    ) {}
-
-    /** Writes a strip's pending changes as one gesture. */
-    commit(strip: string, label?: string): Promise<void> {
-        const written = useWork.getState().pending[strip];
-        window.clearTimeout(this.timers.get(strip));
-        this.timers.delete(strip);
-        work.rest();
-        if (!written) {
-            return Promise.resolve();
-        }
-        return this.write(() => api.changeStrip(this.sceneId, strip, this.revision(strip), written, label)).finally(() => {
-            // behind the notice of the new scene: else the old one would be seen for a moment
-            notifyManager.schedule(() => {
-                // what came in the meantime stays
-                if (useWork.getState().pending[strip] === written) {
-                    work.drop(strip);
-                }
-            });
+    ) {
+        this.outbox = new Outbox(sceneId, {
+            known: () => this.scene(),
+            written: (scene, key) => this.written(scene, key),
+            refused: (error, entry) => this.refused(error, entry),
+            adopted: (entry) => Object.keys(entry.changes).length > 0 && work.letGo(entry.key, entry.changes),
+        });
+        this.others?.addEventListener('message', ({ data }: MessageEvent<{ scene: string; revision: number }>) => {
+            if (data.scene === sceneId) {
+                void this.catchUp(data.revision);
+            }
         });
     }
 
-    /** Writes the pending changes of several strips as one gesture. */
-    commitSeveral(strips: string[], label: string): Promise<void> {
-        const { pending } = useWork.getState();
-        const written = Object.fromEntries(strips.flatMap((strip) => (pending[strip] ? [[strip, pending[strip]]] : [])));
-        work.rest();
-        if (Object.keys(written).length === 0) {
-            return Promise.resolve();
+    /** Writes what the hand has changed of a strip as one gesture. */
+    commit(strip: string, label?: string): Promise<boolean> {
+        const nudge = this.nudges.get(strip);
+        window.clearTimeout(nudge?.timer);
+        this.nudges.delete(strip);
+        const entry = this.handed(strip, nudge?.key ?? newKey(), label ?? nudge?.label);
+        if (!entry) {
+            this.outbox.forget(nudge?.key ?? '');
+            work.rest();
+            return Promise.resolve(true);
         }
-        const revisions = () => Object.fromEntries(Object.keys(written).map((strip) => [strip, this.revision(strip)]));
-        return this.write(() => api.changeStrips(this.sceneId, revisions(), written, label)).finally(() => {
-            notifyManager.schedule(() => Object.keys(written).forEach((strip) => useWork.getState().pending[strip] === written[strip] && work.drop(strip)));
-        });
+        work.letGo(entry.key, entry.changes);
+        return this.outbox.put(entry);
+    }
+
+    /** Writes what the hand has changed of several strips as one gesture. */
+    commitSeveral(strips: string[], label: string): Promise<boolean> {
+        const { hand } = useWork.getState();
+        const changes: Changes = Object.fromEntries(strips.flatMap((strip) => (hand[strip] ? [[strip, hand[strip]]] : [])));
+        if (Object.keys(changes).length === 0) {
+            work.rest();
+            return Promise.resolve(true);
+        }
+        const entry = this.outbox.entry({ label, method: 'PATCH', path: 'strips', body: { label, changes }, goesBy: 'strips', seen: this.seen(Object.keys(changes)), changes });
+        work.letGo(entry.key, changes);
+        return this.outbox.put(entry);
     }
 
     /** A change that is complete in itself, like a switch. */
-    change(strip: string, change: StripChange, label?: string): Promise<void> {
+    change(strip: string, change: StripChange, label?: string): Promise<boolean> {
         work.live(strip, change);
         return this.commit(strip, label);
     }
 
-    /** A change by key or wheel: shown at once, written when no more come. */
+    /** A change by key or wheel: shown and kept at once, written when no more come. */
     nudge(strip: string, change: StripChange, label?: string): void {
         work.live(strip, change);
-        window.clearTimeout(this.timers.get(strip));
-        this.timers.set(
-            strip,
-            window.setTimeout(() => void this.commit(strip, label), TOGETHER_MS),
-        );
+        const nudge = this.nudges.get(strip);
+        window.clearTimeout(nudge?.timer);
+        const key = nudge?.key ?? newKey();
+        const words = label ?? nudge?.label ?? '';
+        this.nudges.set(strip, { key, label: words, timer: window.setTimeout(() => void this.commit(strip, label), TOGETHER_MS) });
+        const entry = this.handed(strip, key, words || undefined);
+        if (entry) {
+            this.outbox.mirror(entry);
+        }
     }
 
     addStrip(kind: string, centre: [number, number], span: number, above: string | null): Promise<void> {
-        return this.add(() => api.addStrip(this.sceneId, { kind, centre, span, above }));
+        return this.add(this.outbox.entry({ label: `Add ${kind}`, method: 'POST', path: 'strips', body: { kind, centre, span, above } satisfies Placing }));
     }
 
     addPlate(file: File, x: number, y: number): Promise<void> {
-        return this.add(() => api.addPlate(this.sceneId, file, x, y));
+        return this.add(this.outbox.entry({ label: `Bring in ${file.name}`, method: 'POST', path: 'plates' }), { file, more: { x, y } });
     }
 
     duplicate(strip: string): Promise<void> {
-        return this.add(() => api.duplicate(this.sceneId, strip));
+        return this.add(this.of(strip, 'Duplicate', 'POST', 'duplicate'));
     }
 
     async remove(strip: string): Promise<void> {
         const strips = this.strips();
         const at = strips.findIndex((other) => other.id === strip);
-        await this.write(() => api.remove(this.sceneId, strip, this.revision(strip)));
-        work.choose(strips[at - 1]?.id ?? strips[at + 1]?.id ?? null);
+        if (await this.outbox.put(this.of(strip, 'Delete', 'DELETE', ''))) {
+            work.choose(strips[at - 1]?.id ?? strips[at + 1]?.id ?? null);
+        }
     }
 
     /** Moves a strip so many places toward the front; negative toward the back. */
@@ -101,98 +118,147 @@ export class Gestures {
             return;
         }
         order.splice(to, 0, ...order.splice(from, 1));
-        await this.write(() => api.order(this.sceneId, order));
+        await this.outbox.put(this.outbox.entry({ label: 'Reorder', method: 'PUT', path: 'order', body: { strips: order }, goesBy: 'order', seen: { strips: {}, order: this.scene()?.orderRevision } }));
     }
 
     async addMask(strip: string, kind: string, centre: [number, number], span: number, more: Partial<NewMask> = {}): Promise<void> {
-        await this.write(() => api.addMask(this.sceneId, strip, { kind, centre, span, ...more }));
+        const isWritten = await this.outbox.put({ ...this.of(strip, `Add ${kind} mask`, 'POST', 'masks'), body: { kind, centre, span, ...more } });
         const masks = this.strips().find((other) => other.id === strip)?.masks;
-        work.choose(strip, masks?.[masks.length - 1]?.id ?? null);
+        if (isWritten) {
+            work.choose(strip, masks?.[masks.length - 1]?.id ?? null);
+        }
     }
 
     async removeMask(strip: string, mask: string): Promise<void> {
-        await this.write(() => api.removeMask(this.sceneId, strip, mask, this.revision(strip)));
-        work.choose(strip);
+        if (await this.outbox.put(this.of(strip, 'Delete mask', 'DELETE', `masks/${mask}`))) {
+            work.choose(strip);
+        }
     }
 
-    estimateBearing(strip: string): Promise<void> {
-        return this.write(() => api.estimateBearing(this.sceneId, strip));
+    async estimateBearing(strip: string): Promise<void> {
+        await this.outbox.put(this.of(strip, 'Estimate the bearing', 'POST', 'bearing'));
     }
 
-    trio(strip: string): Promise<void> {
-        return this.write(() => api.trio(this.sceneId, strip));
+    async trio(strip: string): Promise<void> {
+        await this.outbox.put(this.of(strip, 'Trio of exposures', 'POST', 'trio'));
     }
 
     average(strip: string): Promise<void> {
-        return this.add(() => api.average(this.sceneId, strip));
+        return this.add(this.of(strip, 'Fill with the average', 'POST', 'average'));
     }
 
-    align(strip: string): Promise<void> {
-        return this.write(() => api.align(this.sceneId, strip));
+    async align(strip: string): Promise<void> {
+        await this.outbox.put(this.of(strip, 'Align to the horizon', 'POST', 'align'));
     }
 
-    mend(reading: string, mend: string): Promise<void> {
-        return this.write(() => api.mend(this.sceneId, reading, mend));
+    async mend(reading: string, mend: string, strip: string | null): Promise<void> {
+        const seen = strip === null ? {} : { goesBy: 'strip' as const, seen: this.seen([strip]) };
+        await this.outbox.put(this.outbox.entry({ label: 'Mend', method: 'POST', path: 'mends', body: { reading, mend }, ...seen }));
     }
 
-    rename(title: string): Promise<void> {
-        return this.write(() => api.changeScene(this.sceneId, { title }));
+    async rename(title: string): Promise<void> {
+        await this.outbox.put(this.outbox.entry({ label: 'Rename the scene', method: 'PATCH', path: '', body: { title } }));
     }
 
-    async undo(): Promise<void> {
-        await this.settle();
-        await this.write(() => api.undo(this.sceneId));
+    undo(): Promise<void> {
+        return this.step('Undo', 'undo');
     }
 
-    async redo(): Promise<void> {
-        await this.settle();
-        await this.write(() => api.redo(this.sceneId));
+    redo(): Promise<void> {
+        return this.step('Redo', 'redo');
     }
 
-    /** Writes what waits for more keys. */
-    private async settle(): Promise<void> {
-        await Promise.all([...this.timers.keys()].map((strip) => this.commit(strip)));
+    /** Learns what other windows have changed. */
+    async catchUp(revision?: number): Promise<void> {
+        const known = this.scene();
+        if (!known || !this.outbox.isEmpty() || useWork.getState().moving || (revision ?? (await api.revision(this.sceneId))) <= known.revision) {
+            return;
+        }
+        await this.refresh();
+    }
+
+    /** Reads the scene anew, unless something newer is known when it comes. */
+    private async refresh(): Promise<void> {
+        const scene = await api.scene(this.sceneId);
+        if (scene.revision >= (this.scene()?.revision ?? 0)) {
+            this.know(scene);
+        }
+    }
+
+    private async step(label: string, path: 'undo' | 'redo'): Promise<void> {
+        // writes what waits for more keys
+        const nudged = [...this.nudges.keys()];
+        nudged.forEach((strip) => void this.commit(strip));
+        const back = path === 'undo' ? this.outbox.takeBack() : null;
+        if (back) {
+            work.settle(back.key);
+            useWork.setState({ trail: [] });
+            return;
+        }
+        await this.outbox.put(this.outbox.entry({ label, method: 'POST', path, goesBy: 'scene', seen: { strips: {}, scene: this.scene()?.revision } }));
+    }
+
+    private scene(): Scene | undefined {
+        return this.queries.getQueryData<Scene>(['scene', this.sceneId]);
     }
 
     private strips(): Strip[] {
-        return everyStrip(this.queries.getQueryData<Scene>(['scene', this.sceneId])?.strips ?? []);
+        return everyStrip(this.scene()?.strips ?? []);
     }
 
-    private revision(strip: string): number {
-        return this.strips().find((other) => other.id === strip)?.revision ?? 0;
+    private seen(strips: string[]): Seen {
+        const known = new Map(this.strips().map((strip) => [strip.id, strip.revision]));
+        return { strips: Object.fromEntries(strips.map((strip) => [strip, known.get(strip) ?? 0])) };
+    }
+
+    /** A gesture about one strip. */
+    private of(strip: string, label: string, method: Entry['method'], path: string): Entry {
+        return this.outbox.entry({ label, method, path: `strips/${strip}${path && '/'}${path}`, goesBy: 'strip', seen: this.seen([strip]) });
+    }
+
+    /** What the hand is changing of a strip, as a gesture. */
+    private handed(strip: string, key: string, label?: string): Entry | null {
+        const change = useWork.getState().hand[strip];
+        return change ? { ...this.of(strip, label ?? 'Change', 'PATCH', ''), key, body: { ...(label ? { label } : {}), ...change }, changes: { [strip]: change } } : null;
     }
 
     /** Writes something new and chooses the strip that has come of it. */
-    private async add(send: () => Promise<Scene>): Promise<void> {
+    private async add(entry: Entry, parcel?: Parameters<Outbox['put']>[1]): Promise<void> {
         const known = this.strips().map((strip) => strip.id);
-        await this.write(send);
+        await this.outbox.put(entry, parcel);
         const added = this.strips().find((strip) => !known.includes(strip.id));
         if (added) {
             work.choose(added.id);
         }
     }
 
-    private write(send: () => Promise<Scene>): Promise<void> {
-        const written = this.chain.then(async () => {
-            try {
-                const scene = await send();
-                this.queries.setQueryData(['scene', this.sceneId], scene);
-                const left = everyStrip(scene.strips).map((strip) => strip.id);
-                const { chosen, mask } = useWork.getState();
-                if (chosen !== null && !left.includes(chosen)) {
-                    work.choose(null);
-                } else if (mask !== null && !everyStrip(scene.strips).some((strip) => strip.masks.some((other) => other.id === mask))) {
-                    work.choose(chosen);
-                }
-            } catch (error) {
-                sayError(error);
-                if (error instanceof Refused && (error.status === 409 || error.status === 404)) {
-                    await this.queries.refetchQueries({ queryKey: ['scene', this.sceneId] });
-                }
-            }
-        });
-        this.chain = written;
-        return written;
+    private written(scene: Scene, key: string): void {
+        this.know(scene);
+        // behind the notice of the new scene: else the old one would be seen for a moment
+        notifyManager.schedule(() => work.settle(key));
+        this.others?.postMessage({ scene: this.sceneId, revision: scene.revision });
+    }
+
+    private know(scene: Scene): void {
+        this.queries.setQueryData(['scene', this.sceneId], scene);
+        const all = everyStrip(scene.strips);
+        const { chosen, mask } = useWork.getState();
+        if (chosen !== null && !all.some((strip) => strip.id === chosen)) {
+            work.choose(null);
+        } else if (mask !== null && !all.some((strip) => strip.masks.some((other) => other.id === mask))) {
+            work.choose(chosen);
+        }
+    }
+
+    private async refused(error: unknown, entry: Entry): Promise<void> {
+        work.settle(entry.key);
+        // what was painted is not there
+        useWork.setState({ trail: [] });
+        const words = error instanceof Error ? error.message : 'Something went wrong.';
+        say(this.outbox.isEmpty() ? words : `${entry.label}: ${words}`);
+        if (error instanceof Refused && (error.status === 409 || error.status === 404)) {
+            await this.refresh().catch(sayError);
+        }
     }
 }
 

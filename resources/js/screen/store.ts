@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { Changes, Noticed, Outlines, Point, StripChange, Stroke } from '../api/types';
-import { joined } from './strips';
+import { allStacked, joined } from './strips';
 
 export type Tool = 'move' | 'paint' | 'outline' | 'pick' | 'pan';
 
@@ -47,6 +47,10 @@ type Work = {
     step: Step;
     camera: Camera;
     /** What the hand is changing right now, by strip: shown as drafts, written when it lets go. */
+    hand: Changes;
+    /** Gestures that are done and not yet written, the latest last. */
+    unwritten: { key: string; changes: Changes }[];
+    /** Both of these together: what differs from the scene as it is written. */
     pending: Changes;
     /** Whether something is being dragged, so that drafts are wanted. */
     moving: boolean;
@@ -83,6 +87,8 @@ const fresh: Work = {
     compassOpen: true,
     step: 'Light',
     camera: null,
+    hand: {},
+    unwritten: [],
     pending: {},
     moving: false,
     movedAt: 0,
@@ -95,6 +101,12 @@ const fresh: Work = {
     keysOpen: false,
     exportOpen: false,
 };
+
+const together = (hand: Changes, unwritten: Work['unwritten']) => ({ hand, unwritten, pending: allStacked([...unwritten.map(({ changes }) => changes), hand]) });
+
+function without<T>(all: Record<string, T>, names: string[]): Record<string, T> {
+    return Object.fromEntries(Object.entries(all).filter(([name]) => !names.includes(name)));
+}
 
 export const useWork = create<Work>(() => fresh);
 
@@ -112,17 +124,21 @@ export const work = {
     brush: (change: Partial<BrushSettings>) => useWork.setState(({ brush }) => ({ brush: { ...brush, ...change } })),
     /** Shows a change without writing it. */
     live: (strip: string, change: StripChange, at: number = performance.now()) =>
-        useWork.setState(({ pending }) => ({ pending: { ...pending, [strip]: joined(pending[strip], change) }, moving: true, movedAt: at })),
+        useWork.setState(({ hand, unwritten }) => ({ ...together({ ...hand, [strip]: joined(hand[strip], change) }, unwritten), moving: true, movedAt: at })),
     /** The hand has let go; what is pending stays until it is written. */
     rest: () => useWork.setState({ moving: false }),
-    /** Takes pending changes away: they are written, or were not meant. */
+    /** Takes away what the hand is changing: it was not meant. */
     drop: (strip: string) =>
-        useWork.setState(({ pending, outlines }) => {
-            const rest = { ...pending };
-            const lines = { ...outlines };
-            delete rest[strip];
-            delete lines[strip];
-            return { pending: rest, outlines: lines, moving: false, noticed: {} };
+        useWork.setState(({ hand, unwritten, outlines }) => ({ ...together(without(hand, [strip]), unwritten), outlines: without(outlines, [strip]), moving: false, noticed: {} })),
+    /** The hand has let go: what it changed becomes a gesture that is to be written. */
+    letGo: (key: string, changes: Changes) =>
+        useWork.setState(({ hand, unwritten }) => ({ ...together(without(hand, Object.keys(changes)), [...unwritten, { key, changes }]), moving: false })),
+    /** A gesture is written, or cannot be. */
+    settle: (key: string) =>
+        useWork.setState(({ hand, unwritten, outlines }) => {
+            const left = unwritten.filter((gesture) => gesture.key !== key);
+            const settled = Object.keys(unwritten.find((gesture) => gesture.key === key)?.changes ?? {});
+            return { ...together(hand, left), outlines: without(outlines, settled), noticed: {} };
         }),
     toggleSolo: (strip: string) =>
         useWork.setState(({ solo }) => ({ solo: solo.includes(strip) ? solo.filter((other) => other !== strip) : [...solo, strip] })),

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Strip } from '../api/types';
 import { reversed, withStop } from './stops';
-import { changed, everyStrip, joined } from './strips';
+import { allStacked, changed, everyStrip, joined, stacked } from './strips';
 
 const spot: Strip = {
     id: 's', kind: 'spot', family: 'light', name: 'Spot', mode: 'airlight', level: 0, muted: false, confinedTo: 'p',
@@ -46,9 +46,20 @@ test('a reversed course is the same from the other end', () => {
 
 test('puts a stroke behind the others once, though it is pending when it is written already', () => {
     const stroke = { size: 9, hardness: 0, opacity: 100, flow: 100, spacing: 25, reveals: true, pressure: 'nothing', points: [[1, 2, 1, 0]] as [number, number, number, number][] };
-    const change = { masks: { m: { stroke } } };
+    const change = { masks: { m: { strokes: [stroke] } } };
     const painted = { id: 's', values: {}, masks: [{ id: 'm', kind: 'strokes', on: 'scene', problem: null, join: 'intersect', inverted: false, off: false, values: { strokes: [] } }] } as unknown as Parameters<typeof changed>[0];
     const once = changed(painted, change);
     expect(once.masks[0]?.values.strokes).toEqual([stroke]);
     expect(changed(once, change).masks[0]?.values.strokes).toEqual([stroke]);
+});
+
+test('gestures stack: strokes of both stay, a growing stroke takes its own place', () => {
+    const stroke = (x: number) => ({ size: 9, hardness: 0, opacity: 100, flow: 100, spacing: 25, reveals: true, pressure: 'nothing', points: [[x, 2, 1, 0]] as [number, number, number, number][] });
+    const one = { muted: true, masks: { m: { strokes: [stroke(1)] } } };
+    const two = { level: 2, masks: { m: { strokes: [stroke(2)] } } };
+    expect(stacked(one, two)).toEqual({ muted: true, level: 2, masks: { m: { strokes: [stroke(1), stroke(2)], values: {} } } });
+    expect(joined(one, two).masks?.m?.strokes).toEqual([stroke(2)]);
+    // what changes afterwards does not bring the stroke again
+    expect(stacked(one, { muted: false })).toEqual({ muted: false, masks: { m: { strokes: [stroke(1)] } } });
+    expect(allStacked([{ s: one }, { t: { level: 1 } }, { s: two }])).toEqual({ s: stacked(one, two), t: { level: 1 } });
 });

@@ -16,21 +16,21 @@ export function changed(strip: Strip, change: StripChange | undefined): Strip {
             if (!part) {
                 return mask;
             }
-            const { stroke, values, ...plainPart } = part;
-            const strokes: Values = stroke ? { strokes: withStroke(mask.values.strokes, stroke) } : {};
+            const { strokes: added, values, ...plainPart } = part;
+            const strokes: Values = added ? { strokes: withStrokes(mask.values.strokes, added) } : {};
             return { ...mask, ...plainPart, values: { ...mask.values, ...values, ...strokes } };
         }),
     };
 }
 
-/** Strokes with one more behind them, unless it is there already: written down, but still pending for a moment. */
-function withStroke(value: Values[string] | undefined, stroke: Stroke): Stroke[] {
+/** Strokes with more behind them, but for those that are there already: written down, and still pending for a moment. */
+function withStrokes(value: Values[string] | undefined, added: Stroke[]): Stroke[] {
     const strokes = Array.isArray(value) ? (value as Stroke[]) : [];
-    const last = strokes[strokes.length - 1];
-    return last && JSON.stringify(last.points) === JSON.stringify(stroke.points) ? strokes : [...strokes, stroke];
+    const last = strokes.slice(-added.length).map((stroke) => JSON.stringify(stroke.points));
+    return [...strokes, ...added.filter((stroke) => !last.includes(JSON.stringify(stroke.points)))];
 }
 
-/** Two changes to one strip, the later one on top. */
+/** Two states of one gesture, the later one on top: a stroke that has grown takes the place of what it was. */
 export function joined(first: StripChange | undefined, second: StripChange): StripChange {
     if (!first) {
         return second;
@@ -45,6 +45,29 @@ export function joined(first: StripChange | undefined, second: StripChange): Str
         ...(first.values || second.values ? { values: { ...first.values, ...second.values } } : {}),
         ...(first.masks || second.masks ? { masks } : {}),
     };
+}
+
+/** Two gestures, one after the other: the strokes of both stay. */
+export function stacked(first: StripChange | undefined, second: StripChange): StripChange {
+    const both = joined(first, second);
+    for (const [id, part] of Object.entries(both.masks ?? {})) {
+        const strokes = [...(first?.masks?.[id]?.strokes ?? []), ...(second.masks?.[id]?.strokes ?? [])];
+        if (strokes.length > 0) {
+            both.masks = { ...both.masks, [id]: { ...part, strokes } };
+        }
+    }
+    return both;
+}
+
+/** The changes of several gestures, the latest last, by strip. */
+export function allStacked(gestures: Changes[]): Changes {
+    const all: Changes = {};
+    for (const changes of gestures) {
+        for (const [strip, change] of Object.entries(changes)) {
+            all[strip] = stacked(all[strip], change);
+        }
+    }
+    return all;
 }
 
 /** Every strip with what groups hold, back to front, with its pending changes. */

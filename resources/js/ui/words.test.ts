@@ -1,19 +1,11 @@
 import { expect, test } from 'vitest';
-import { ago, figure, megabytes, typed } from './words';
+import { ago, figure, megabytes } from './words';
 
 test('numbers are shown with as many decimals as their step, and a proper minus', () => {
     expect(figure(-0.5, 0.05, true)).toBe('−0.50');
     expect(figure(1.25, 0.05, true)).toBe('+1.25');
     expect(figure(-0.001, 1)).toBe('0');
     expect(figure(3200, 50)).toBe('3200');
-});
-
-test('what is typed is understood with a unit, a comma or a proper minus', () => {
-    expect(typed(' 3200 K')).toBe(3200);
-    expect(typed('−1,5 stops')).toBe(-1.5);
-    expect(typed('+.25')).toBe(0.25);
-    expect(typed('bright')).toBeNull();
-    expect(typed('')).toBeNull();
 });
 
 test('times and sizes are said in words', () => {

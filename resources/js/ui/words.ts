@@ -25,13 +25,6 @@ export function figure(value: number, step: number, signed = false): string {
     return (value < 0 && !isZero ? '−' : signed && value > 0 && !isZero ? '+' : '') + text;
 }
 
-/** The number in what somebody typed: with a unit or without, with a comma or a proper minus. */
-export function typed(text: string): number | null {
-    const found = /^\s*([+\-−]?\d*[.,]?\d+)/.exec(text);
-    const value = found?.[1] ? Number(found[1].replace('−', '-').replace(',', '.')) : NaN;
-    return Number.isFinite(value) ? value : null;
-}
-
 export function megabytes(bytes: number): string {
     return bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
 }

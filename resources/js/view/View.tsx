@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent, type PointerEvent, type WheelEvent } from 'react';
+import { api, Refused } from '../api/client';
 import type { Point, Scene } from '../api/types';
-import { sayError } from '../ui/notices';
 import { follow } from '../ui/pointer';
 import type { Gestures } from '../screen/gestures';
 import { everyStrip, pointOf } from '../screen/strips';
@@ -12,6 +12,9 @@ import { PictureLoop, type Shown } from './pictureLoop';
 
 /** The wheel has stopped when nothing came for this long. */
 const WHEEL_RESTS_MS = 160;
+
+/** A picture that failed is asked for again as soon as the server answers; it is looked for this often. */
+const ASK_AGAIN_MS = 1500;
 
 /** The picture, and over it the handles of the chosen strip. */
 export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
@@ -25,12 +28,12 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     const [spaceHeld, setSpaceHeld] = useState(false);
     const [over, setOver] = useState(false);
     const lens = useMemo(() => lensOf(camera, scene, view), [camera, scene, view]);
-    const { shown, problem, again } = usePicture(scene, lens, view);
+    const { shown, coming, progress, problem, again } = usePicture(scene, lens, view);
     const hovered = useRef(false);
     const wheel = useRef(0);
     const pans = tool === 'pan' || spaceHeld;
 
-    useLayoutEffect(() => paint(canvas.current, shown, lens, view), [shown, lens, view]);
+    useLayoutEffect(() => paint(canvas.current, shown, coming, lens, view), [shown, coming, lens, view]);
 
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
@@ -123,9 +126,14 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             <canvas ref={canvas} className="absolute inset-0 h-full w-full" data-testid="picture" />
             {!clean && (tool === 'move' || tool === 'pan') && drawing === null && <Handles scene={scene} lens={lens} view={view} gestures={gestures} passive={pans} />}
             {!clean && !pans && <ToolLayer scene={scene} lens={lens} view={view} gestures={gestures} />}
+            {progress !== null && (
+                <p role="status" className="pointer-events-none absolute bottom-2 left-2 rounded-sm bg-well/80 px-2 text-quiet">
+                    Rendering, {Math.floor(progress * 100)} %
+                </p>
+            )}
             {problem && (
                 <div role="alert" className="absolute inset-x-0 top-4 mx-auto flex w-fit max-w-[80%] items-center gap-3 rounded-md border border-line bg-well px-4 py-2">
-                    <span className="text-alarm">{problem}</span>
+                    <span className="text-alarm">{problem.words}</span>
                     <button className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={again}>
                         Render again
                     </button>
@@ -157,7 +165,10 @@ function useSize(box: React.RefObject<HTMLElement | null>): Size {
 /** The newest picture of what is looked at. */
 function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
     const [shown, setShown] = useState<Shown | null>(null);
-    const [problem, setProblem] = useState<string | null>(null);
+    /** A long picture of which some bands are there. */
+    const [coming, setComing] = useState<Shown | null>(null);
+    const [progress, setProgress] = useState<number | null>(null);
+    const [problem, setProblem] = useState<{ words: string; passes: boolean } | null>(null);
     const [attempt, setAttempt] = useState(0);
     const pending = useWork((state) => state.pending);
     const moving = useWork((state) => state.moving);
@@ -176,6 +187,11 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
             scene.id,
             (next) => {
                 setProblem(null);
+                if (next.bands !== null) {
+                    setComing(next);
+                    return;
+                }
+                setComing(null);
                 setShown(next);
                 const { compass, readings, outlines: lines } = next.head;
                 const noticed = compass && readings ? { compass, readings } : {};
@@ -189,21 +205,22 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
                 }
             },
             (error) => {
-                setProblem(error instanceof Error ? error.message : 'The picture could not be rendered.');
-                sayError(error);
+                setComing(null);
+                setProblem({ words: error instanceof Error ? error.message : 'The picture could not be rendered.', passes: error instanceof Refused && (error.status === 0 || error.status >= 500) });
             },
+            setProgress,
         );
         return () => loop.current?.stop();
     }, [scene.id]);
 
-    const window = useMemo(() => windowOf(lens, scene, view), [lens, scene, view]);
+    const looked = useMemo(() => windowOf(lens, scene, view), [lens, scene, view]);
     useEffect(() => {
         if (view.width === 0) {
             return;
         }
-        const scale = restScale(lens, window, globalThis.devicePixelRatio || 1);
+        const scale = restScale(lens, looked, globalThis.devicePixelRatio || 1);
         // writing a change down does not change the picture
-        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0 })), scene.white, window, scale, solo, before, mask, tint, attempt]);
+        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0 })), scene.white, looked, scale, solo, before, mask, tint, attempt]);
         if (content !== null && content === asked.current) {
             revision.current = scene.revision;
             if (hasCome.current) {
@@ -215,7 +232,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
         hasCome.current = false;
         revision.current = scene.revision;
         loop.current?.want({
-            window,
+            window: looked,
             scale,
             draftScale: lens.zoom / 2,
             changes: pending,
@@ -227,14 +244,43 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
             moving,
             since: moving ? useWork.getState().movedAt : performance.now(),
         });
-    }, [scene, lens, window, view, pending, moving, solo, before, mask, tint, attempt]);
+    }, [scene, lens, looked, view, pending, moving, solo, before, mask, tint, attempt]);
 
-    return { shown, problem, again: useCallback(() => setAttempt((count) => count + 1), []) };
+    // once the server can be reached again the picture comes by itself
+    useEffect(() => {
+        if (!problem?.passes) {
+            return;
+        }
+        const timer = window.setInterval(() => api.health().then(() => setAttempt((count) => count + 1), () => undefined), ASK_AGAIN_MS);
+        return () => window.clearInterval(timer);
+    }, [problem]);
+
+    return { shown, coming, progress, problem, again: useCallback(() => setAttempt((count) => count + 1), []) };
 }
 
-const held = new WeakMap<ImageData, HTMLCanvasElement>();
+const held = new WeakMap<ImageData, { canvas: HTMLCanvasElement; bands: number }>();
 
-function paint(canvas: HTMLCanvasElement | null, shown: Shown | null, lens: ReturnType<typeof lensOf>, view: Size): void {
+/** The pixels of a picture on a canvas of their own; of one that is coming, each band once. */
+function canvasOf({ image, bands }: Shown): HTMLCanvasElement {
+    let kept = held.get(image);
+    if (!kept) {
+        const canvas = document.createElement('canvas');
+        canvas.width = image.width;
+        canvas.height = image.height;
+        kept = { canvas, bands: 0 };
+        held.set(image, kept);
+        if (!bands) {
+            canvas.getContext('2d')?.putImageData(image, 0, 0);
+        }
+    }
+    for (const [first, rows] of (bands ?? []).slice(kept.bands)) {
+        kept.canvas.getContext('2d')?.putImageData(image, 0, 0, 0, first, image.width, rows);
+    }
+    kept.bands = bands?.length ?? kept.bands;
+    return kept.canvas;
+}
+
+function paint(canvas: HTMLCanvasElement | null, shown: Shown | null, coming: Shown | null, lens: ReturnType<typeof lensOf>, view: Size): void {
     const context = canvas?.getContext('2d');
     if (!canvas || !context || view.width === 0) {
         return;
@@ -247,25 +293,24 @@ function paint(canvas: HTMLCanvasElement | null, shown: Shown | null, lens: Retu
         canvas.height = height;
     }
     context.clearRect(0, 0, width, height);
-    if (!shown) {
-        return;
+    const lay = (picture: Shown) => {
+        const { x, y, width: wide, height: high } = picture.window;
+        context.imageSmoothingEnabled = picture.draft || lens.zoom * density < 2;
+        context.drawImage(
+            canvasOf(picture),
+            (lens.origin[0] + x * lens.zoom) * density,
+            (lens.origin[1] + y * lens.zoom) * density,
+            Math.round(wide * lens.zoom * density),
+            Math.round(high * lens.zoom * density),
+        );
+    };
+    if (shown) {
+        lay(shown);
     }
-    let source = held.get(shown.image);
-    if (!source) {
-        source = document.createElement('canvas');
-        source.width = shown.image.width;
-        source.height = shown.image.height;
-        source.getContext('2d')?.putImageData(shown.image, 0, 0);
-        held.set(shown.image, source);
+    if (coming) {
+        // over what was there before: what has not come yet is clear
+        lay(coming);
+    } else if (shown) {
+        performance.measure(shown.draft ? 'aumbrel draft' : 'aumbrel settled', { start: shown.since, end: performance.now() });
     }
-    const { x, y, width: wide, height: high } = shown.window;
-    context.imageSmoothingEnabled = shown.draft || lens.zoom * density < 2;
-    context.drawImage(
-        source,
-        (lens.origin[0] + x * lens.zoom) * density,
-        (lens.origin[1] + y * lens.zoom) * density,
-        Math.round(wide * lens.zoom * density),
-        Math.round(high * lens.zoom * density),
-    );
-    performance.measure(shown.draft ? 'aumbrel draft' : 'aumbrel settled', { start: shown.since, end: performance.now() });
 }

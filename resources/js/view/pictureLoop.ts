@@ -1,4 +1,4 @@
-import { api, type Looked, type PictureHead } from '../api/client';
+import { api, Refused, type Frame, type Looked, type PictureHead } from '../api/client';
 
 export type Rect = { x: number; y: number; width: number; height: number };
 
@@ -13,7 +13,8 @@ export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before' | 'mas
     since: number;
 };
 
-export type Shown = { image: ImageData; window: Rect; head: PictureHead; draft: boolean; since: number };
+/** A picture; while it comes band by band, the rows that are there. */
+export type Shown = { image: ImageData; window: Rect; head: PictureHead; draft: boolean; since: number; bands: [number, number][] | null };
 
 /** A draft should be there within this time; when it is not, the next one is smaller. */
 const DRAFT_MS = 50;
@@ -27,6 +28,37 @@ const SLOW_IN_A_ROW = 2;
 const QUICK_IN_A_ROW = 12;
 
 const MOST_ON_THEIR_WAY = 2;
+
+/** A picture that is put together of the bands that come. */
+class Coming {
+    private image: ImageData | null = null;
+
+    private head: PictureHead = { done: false };
+
+    private readonly bands: [number, number][] = [];
+
+    constructor(private readonly wanted: Wanted) {}
+
+    /** What can be shown now; null when this frame brought nothing to see. */
+    take({ head, pixels }: Frame<PictureHead>): Shown | null {
+        this.head = { ...this.head, ...head };
+        const { columns = 0, rows = 0, firstRow = 0, of = rows } = head;
+        if (rows > 0) {
+            if (rows === of) {
+                this.image = new ImageData(pixels, columns, rows);
+            } else {
+                this.image ??= new ImageData(columns, of);
+                this.image.data.set(pixels, firstRow * columns * 4);
+                this.bands.push([firstRow, rows]);
+            }
+        }
+        if (!this.image || (rows === 0 && !head.done) || head.dropped) {
+            return null;
+        }
+        const { window, moving, since } = this.wanted;
+        return { image: this.image, window, head: this.head, draft: moving, since, bands: head.done ? null : [...this.bands] };
+    }
+}
 
 /**
  * Asks for pictures, two drafts at a time at most, so that one is rendered while the other travels; beyond that only the
@@ -52,16 +84,23 @@ export class PictureLoop {
 
     private stopped = false;
 
+    /** Ends the picture at rest that is on its way. */
+    private atRest: AbortController | null = null;
+
     constructor(
         private readonly sceneId: string,
         private readonly onShown: (shown: Shown) => void,
         private readonly onFailed: (error: unknown) => void,
+        /** told how much of a long picture is there, 0..1; null when none is on its way */
+        private readonly onProgress: (share: number | null) => void = () => undefined,
     ) {}
 
     want(wanted: Wanted): void {
         if (wanted.window.width <= 0 || wanted.window.height <= 0) {
             return;
         }
+        // whatever is wanted now, an older picture at rest is not
+        this.atRest?.abort();
         if (wanted.moving && this.onTheirWay >= MOST_ON_THEIR_WAY) {
             this.waiting = wanted;
             return;
@@ -72,38 +111,59 @@ export class PictureLoop {
 
     stop(): void {
         this.stopped = true;
+        this.atRest?.abort();
+        this.onProgress(null);
     }
 
     private async send(wanted: Wanted): Promise<void> {
         const number = ++this.number;
         const started = performance.now();
         this.onTheirWay++;
+        const leaving = new AbortController();
+        this.atRest = wanted.moving ? null : leaving;
+        const coming = new Coming(wanted);
         try {
             const { x, y, width, height } = wanted.window;
-            const reply = await api.picture(this.sceneId, {
-                view: this.view,
-                number,
-                draft: wanted.moving,
-                window: [x, y, width, height],
-                scale: wanted.moving ? wanted.draftScale * (SHARES[this.size] ?? 1) : wanted.scale,
-                changes: wanted.changes,
-                below: wanted.below,
-                solo: wanted.solo,
-                before: wanted.before,
-                mask: wanted.mask,
-                tint: wanted.tint,
-            });
-            if (reply && number > this.shown && !this.stopped) {
-                this.shown = number;
-                const image = new ImageData(reply.pixels, reply.head.columns, reply.head.rows);
-                this.onShown({ image, window: wanted.window, head: reply.head, draft: wanted.moving, since: wanted.since });
-            }
+            await api.picture(
+                this.sceneId,
+                {
+                    view: this.view,
+                    number,
+                    draft: wanted.moving,
+                    window: [x, y, width, height],
+                    scale: wanted.moving ? wanted.draftScale * (SHARES[this.size] ?? 1) : wanted.scale,
+                    changes: wanted.changes,
+                    below: wanted.below,
+                    solo: wanted.solo,
+                    before: wanted.before,
+                    mask: wanted.mask,
+                    tint: wanted.tint,
+                },
+                leaving.signal,
+                (frame) => {
+                    if (frame.head.problem) {
+                        throw new Refused(422, frame.head.problem, frame.head.field);
+                    }
+                    const next = coming.take(frame);
+                    if (number > this.shown && !this.stopped) {
+                        if (next) {
+                            this.shown = next.bands === null ? number : this.shown;
+                            this.onShown(next);
+                        }
+                        this.onProgress(frame.head.done || wanted.moving ? null : (frame.head.progress ?? 0));
+                    }
+                },
+            );
         } catch (error) {
-            if (!this.stopped) {
+            if (!this.stopped && !leaving.signal.aborted) {
+                this.onProgress(null);
                 this.onFailed(error);
             }
         } finally {
             this.onTheirWay--;
+            if (this.atRest === leaving) {
+                this.atRest = null;
+            }
         }
         if (wanted.moving) {
             this.adjust(performance.now() - started);

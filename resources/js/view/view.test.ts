@@ -1,5 +1,5 @@
 import { afterEach, expect, test, vi } from 'vitest';
-import { api } from '../api/client';
+import { api, FrameReader } from '../api/client';
 import { lensOf, panned, restScale, toScene, toView, windowOf, zoomedAt } from './camera';
 import { PictureLoop, type Shown, type Wanted } from './pictureLoop';
 
@@ -42,18 +42,31 @@ function wanted(more: Partial<Wanted> = {}): Wanted {
 
 /** A server whose answers come when we say so. */
 function slowServer() {
-    const answers: { number: number; draft: boolean; answer: () => void }[] = [];
+    const answers: { number: number; draft: boolean; signal: AbortSignal; answer: () => void; band: (firstRow: number, done?: boolean) => void }[] = [];
     vi.spyOn(api, 'picture').mockImplementation(
-        (_, looked) =>
+        (_, looked, signal, onFrame) =>
             new Promise((resolve) =>
                 answers.push({
                     number: looked.number,
                     draft: looked.draft,
-                    answer: () => resolve({ head: { columns: 1, rows: 1, clipped: 0, outlines: {} }, pixels: new Uint8ClampedArray(4) }),
+                    signal,
+                    answer: () => {
+                        onFrame({ head: { columns: 1, rows: 1, of: 1, done: true, clipped: 0, outlines: {} }, pixels: new Uint8ClampedArray(4) });
+                        resolve(true);
+                    },
+                    band: (firstRow: number, done = false) => onFrame(done ? { head: { done, progress: 1 }, pixels: new Uint8ClampedArray(0) } : { head: { columns: 1, rows: 2, firstRow, of: 4, done, progress: 0.5 }, pixels: new Uint8ClampedArray(8).fill(firstRow + 1) }),
                 }),
             ),
     );
-    vi.stubGlobal('ImageData', class { constructor(readonly data: unknown, readonly width: number, readonly height: number) {} });
+    vi.stubGlobal(
+        'ImageData',
+        class {
+            readonly data: Uint8ClampedArray;
+            constructor(first: Uint8ClampedArray | number, readonly width: number, readonly height = 0) {
+                this.data = typeof first === 'number' ? new Uint8ClampedArray(first * width * 4) : first;
+            }
+        },
+    );
     return answers;
 }
 
@@ -98,4 +111,44 @@ test('a failure is told and does not stop what follows', async () => {
     await moment();
     expect(failed).toHaveLength(1);
     expect(api.picture).toHaveBeenCalledTimes(2);
+});
+
+test('a long picture is shown band by band, and ended when something newer is wanted', async () => {
+    const answers = slowServer();
+    const shown: Shown[] = [];
+    const progress: (number | null)[] = [];
+    const loop = new PictureLoop('x', (next) => shown.push(next), () => undefined, (share) => progress.push(share));
+    loop.want(wanted({ moving: false, since: 1 }));
+    answers[0]?.band(2);
+    answers[0]?.band(0);
+    expect(shown.map((next) => next.bands)).toEqual([[[2, 2]], [[2, 2], [0, 2]]]);
+    expect(Array.from(shown[1]?.image.data ?? [])).toEqual([1, 1, 1, 1, 1, 1, 1, 1, 3, 3, 3, 3, 3, 3, 3, 3]);
+    answers[0]?.band(0, true);
+    answers[0]?.answer();
+    await moment();
+    expect(shown[2]?.bands).toBeNull();
+    expect(progress).toEqual([0.5, 0.5, null]);
+    loop.want(wanted({ moving: false, since: 2 }));
+    loop.want(wanted({ since: 3 }));
+    expect(answers.map(({ signal }) => signal.aborted)).toEqual([false, true, false]);
+});
+
+test('frames are put together however the bytes come', () => {
+    const frame = (head: object, pixels: number[]) => {
+        const text = new TextEncoder().encode(JSON.stringify(head));
+        const bytes = new Uint8Array(4 + text.length + pixels.length);
+        new DataView(bytes.buffer).setUint32(0, text.length, true);
+        bytes.set(text, 4);
+        bytes.set(pixels, 4 + text.length);
+        return bytes;
+    };
+    const all = [frame({ progress: 0.1 }, []), frame({ columns: 1, rows: 2 }, [1, 2, 3, 4, 5, 6, 7, 8]), frame({ columns: 1, rows: 1, strips: ['a', 'b'] }, [9, 9, 9, 9, 8, 8, 8, 8])].flatMap((part) => Array.from(part));
+    for (const size of [1, 3, 17, all.length]) {
+        const reader = new FrameReader<{ columns?: number; rows?: number; progress?: number; strips?: string[] }>();
+        const found = [];
+        for (let at = 0; at < all.length; at += size) {
+            found.push(...reader.take(Uint8Array.from(all.slice(at, at + size))));
+        }
+        expect(found.map(({ pixels }) => Array.from(pixels))).toEqual([[], [1, 2, 3, 4, 5, 6, 7, 8], [9, 9, 9, 9, 8, 8, 8, 8]]);
+    }
 });

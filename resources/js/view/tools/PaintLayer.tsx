@@ -70,7 +70,7 @@ export function PaintLayer({ strip, lens, view, gestures }: StripLayerProps) {
             }
             useWork.setState({ trail: [...earlier, stroke()] });
             if (!isCut && target.mask) {
-                work.live(strip.id, { masks: { [target.mask.id]: { stroke: onGround(strip, target.on, stroke()) } } }, pointer.timeStamp);
+                work.live(strip.id, { masks: { [target.mask.id]: { strokes: [onGround(strip, target.on, stroke())] } } }, pointer.timeStamp);
             }
         };
         take(event.nativeEvent);
@@ -96,7 +96,7 @@ export function PaintLayer({ strip, lens, view, gestures }: StripLayerProps) {
                 const painted = onGround(strip, target.on, stroke());
                 const label = isCut ? (reveals ? 'Paint the subject' : 'Paint the background') : reveals ? 'Reveal' : 'Hide';
                 if (target.mask) {
-                    work.live(strip.id, { masks: { [target.mask.id]: { stroke: painted } } });
+                    work.live(strip.id, { masks: { [target.mask.id]: { strokes: [painted] } } });
                     void gestures.commit(strip.id, label);
                 } else {
                     const start: Values = isCut ? {} : { start: reveals ? 'hidden' : 'shown' };

@@ -1,0 +1,22 @@
+import { useEffect, useState } from 'react';
+import { useWaiting } from './outbox';
+
+/** Nothing is said of what is written within this time. */
+const QUIET_MS = 700;
+
+/** The one place that says what is not written yet, and why. */
+export function Waits() {
+    const { labels, reason } = useWaiting();
+    const waits = labels.length > 0;
+    const [isLong, setLong] = useState(false);
+    useEffect(() => {
+        const timer = window.setTimeout(() => setLong(waits), waits ? QUIET_MS : 0);
+        return () => window.clearTimeout(timer);
+    }, [waits]);
+    const shown = waits && (isLong || reason !== null);
+    return (
+        <p role="status" aria-live="polite" data-testid="waits" className="ml-3 max-w-[420px] truncate text-warm" title={shown ? [reason, ...labels].filter(Boolean).join('\n') : undefined}>
+            {shown && (labels.length === 1 ? `"${labels[0]}" waits to be written` : `${labels.length} changes wait to be written`)}
+        </p>
+    );
+}

@@ -52,7 +52,9 @@ final class ErrorReplies
 
         /** @var array{status: int, message: string, field?: string, strip?: string} */
         return match (true) {
-            $error instanceof SceneError, $error instanceof NotPossible => $is(422, $error->getMessage(), ['field' => $error->field]),
+            // whole reasons are said as they are; "expected ..." needs the field's name before it
+            $error instanceof SceneError => $is(422, str_starts_with($error->reason, 'expected') ? $error->getMessage() : ucfirst($error->reason).'.', ['field' => $error->field]),
+            $error instanceof NotPossible => $is(422, $error->getMessage(), ['field' => $error->field]),
             $error instanceof UnreadablePicture => $is(422, $error->getMessage(), ['field' => 'file']),
             $error instanceof NoPackedScene => $is(422, "The file {$error->getMessage()}.", ['field' => 'file']),
             $error instanceof StripChanged => $is(409, $error->getMessage(), ['strip' => $error->strip]),

@@ -143,18 +143,50 @@ test('a mask is viewed alone, inverted, and switched off for a look', async ({ p
     expect((await shownAt(page, ...middle))[0]).toBeGreaterThan(inverted[0]);
 });
 
-test('two tabs on one strip: the second is told, and sees what the first did', async ({ page, context }) => {
+test('a second window follows what the first one does, and is told when it did not see it in time', async ({ page, context }) => {
     const scene = await newScene(page, ground);
     await addSpot(page);
     const other = await context.newPage();
     await other.goto(`/scenes/${scene}`);
     await other.locator('[data-strip][aria-label^="Spot"]').click({ position: { x: 40, y: 10 } });
-    await page.getByLabel('Beam angle', { exact: true }).fill('30');
+    const beam = (one: typeof page) => one.getByLabel('Beam angle', { exact: true });
+    await beam(page).fill('30');
     await page.keyboard.press('Enter');
-    await settled(page);
-    await other.getByLabel('Beam angle', { exact: true }).fill('12');
+    await expect(beam(other)).toHaveValue('30.0');
+    await beam(other).fill('24');
+    await other.keyboard.press('Enter');
+    await expect(beam(page)).toHaveValue('24.0');
+    expect((await strips(page, scene))[1]!.values.beam).toBe(24);
+    // an edit that comes from elsewhere, and is not seen here before the hand has done its own
+    const { revision } = (await strips(page, scene))[1]! as Strip & { revision: number };
+    const mute = () => page.request.patch(`/api/scenes/${scene}/strips/${strip}`, { data: { revision, muted: true }, headers: { 'X-XSRF-TOKEN': decodeURIComponent(token) } });
+    const strip = (await strips(page, scene))[1]!.id;
+    const token = (await context.cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN')!.value;
+    await other.route('**/revision', (route) => route.abort());
+    expect((await mute()).status()).toBe(200);
+    await beam(other).fill('28');
     await other.keyboard.press('Enter');
     await expect(other.getByText('was changed in another window')).toBeVisible();
-    await expect(other.getByLabel('Beam angle', { exact: true })).toHaveValue('30.0');
-    expect((await strips(page, scene))[1]!.values.beam).toBe(30);
+    await expect(beam(other)).toHaveValue('24.0');
+    expect((await strips(page, scene))[1]!.values.beam).toBe(24);
+});
+
+test('numbers are read as people write them, and it is said when one had to be brought into its range', async ({ page }) => {
+    const scene = await newScene(page, ground);
+    await addSpot(page);
+    const type = async (label: string, text: string) => {
+        await page.getByLabel(label, { exact: true }).fill(text);
+        await page.keyboard.press('Enter');
+        await settled(page);
+    };
+    await type('Temperature', '12 000');
+    expect((await strips(page, scene))[1]!.values.colour).toEqual({ kelvin: 12000 });
+    await type('Temperature', '2*1600 K');
+    expect((await strips(page, scene))[1]!.values.colour).toEqual({ kelvin: 3200 });
+    await type('Temperature', '90000');
+    await expect(page.getByText('Temperature goes from 1000 K to 25000 K: 90000 K became 25000 K.')).toBeVisible();
+    expect((await strips(page, scene))[1]!.values.colour).toEqual({ kelvin: 25000 });
+    await type('Temperature', 'warm');
+    await expect(page.getByText('"warm" is no number in K: it was left as it was.')).toBeVisible();
+    await expect(page.getByLabel('Temperature', { exact: true })).toHaveValue('25000');
 });

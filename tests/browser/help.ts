@@ -75,10 +75,33 @@ export async function watch(page: Page): Promise<void> {
         const plain = window.fetch.bind(window);
         window.fetch = (...words) => {
             traffic.open++;
-            return plain(...words).finally(() => {
+            const over = () => {
                 traffic.open--;
                 traffic.last = performance.now();
-            });
+            };
+            return plain(...words).then(
+                (response) => {
+                    if (!response.headers.has('X-Pieces') || !response.body) {
+                        over();
+                        return response;
+                    }
+                    // a picture that comes in pieces is under way until its last one
+                    const reader = response.body.getReader();
+                    const body = new ReadableStream({
+                        pull: (to) =>
+                            reader.read().then(
+                                ({ done, value }) => (done ? (over(), to.close()) : to.enqueue(value)),
+                                (error) => (over(), to.error(error)),
+                            ),
+                        cancel: () => (over(), reader.cancel()),
+                    });
+                    return new Response(body, response);
+                },
+                (error) => {
+                    over();
+                    throw error;
+                },
+            );
         };
         Object.assign(window, { traffic });
     });

@@ -50,9 +50,10 @@ async function json<T>(method: string, path: string, body?: unknown): Promise<T>
     return (await (await ask(method, path, body)).json()) as T;
 }
 
-export function upload(file: File, more: Record<string, number> = {}): FormData {
+export function upload(file: File, more: Record<string, number> = {}, beside: File[] = []): FormData {
     const form = new FormData();
     form.set('file', file);
+    beside.forEach((other) => form.append('pictures[]', other));
     for (const [name, value] of Object.entries(more)) {
         form.set(name, String(value));
     }
@@ -155,8 +156,10 @@ export type ContributionHead = { columns: number; rows: number; strips: string[]
 export type Placing = { kind: string; centre: Point; span: number; above?: string | null };
 
 export const api = {
-    scenes: () => json<{ scenes: SceneCard[] }>('GET', 'scenes').then((reply) => reply.scenes),
-    newScene: (file: File) => json<Scene>('POST', 'scenes', upload(file)),
+    scenes: () => json<{ scenes: SceneCard[]; deleted: SceneCard[] }>('GET', 'scenes'),
+    storage: () => json<{ used: { pictures: number; exports: number; rest: number }; free: number; daysToRestore: number }>('GET', 'storage'),
+    /** A picture, a packed scene, or a scene file with the pictures that lie beside it. */
+    newScene: (file: File, beside: File[] = []) => json<Scene>('POST', 'scenes', upload(file, {}, beside)),
     scene: (id: string) => json<Scene>('GET', `scenes/${id}`),
     deleteScene: (id: string) => ask('DELETE', `scenes/${id}`),
     restoreScene: (id: string) => json<SceneCard>('POST', `scenes/${id}/restore`),

@@ -94,7 +94,7 @@ export type Reading = { id: string; kind: string; strips: string[]; seen: string
 /** What the core notices in a scene. */
 export type Noticed = { compass: { sights: Sight[]; arcs: { reading: string; from: string; to: string; angle: number }[] }; readings: Reading[] };
 
-export type SceneCard = { id: string; title: string; width: number; height: number; revision: number; touched: string; strips: number };
+export type SceneCard = { id: string; title: string; width: number; height: number; revision: number; touched: string; strips: number; deleted: string | null };
 
 export type MaskChange = { join?: string; inverted?: boolean; off?: boolean; values?: Values; /** come behind the mask's strokes */ strokes?: Stroke[] };
 

@@ -5,11 +5,11 @@ import { api, Refused } from '../api/client';
 import type { SceneCard } from '../api/types';
 import { Notices, say, sayError } from '../ui/notices';
 import { go } from '../ui/route';
-import { ago } from '../ui/words';
+import { ago, megabytes } from '../ui/words';
 
 /** The scenes wall: every scene with its picture; a picture dropped here becomes a new one. */
 export function Wall() {
-    const scenes = useQuery({ queryKey: ['scenes'], queryFn: api.scenes });
+    const scenes = useQuery({ queryKey: ['scenes'], queryFn: api.scenes, refetchOnWindowFocus: true });
     const { drop, busy, problem } = useDrop();
     const [over, setOver] = useState(false);
     useEffect(() => {
@@ -37,7 +37,7 @@ export function Wall() {
             <div className="min-h-0 flex-1 overflow-y-auto p-6">
                 <div className="mx-auto grid max-w-[1180px] grid-cols-[repeat(auto-fill,minmax(260px,1fr))] gap-5">
                     <NewScene busy={busy} over={over} problem={problem} onFiles={drop} />
-                    {scenes.data?.map((scene) => <Card key={scene.id} scene={scene} />)}
+                    {scenes.data?.scenes.map((scene) => <Card key={scene.id} scene={scene} />)}
                     {scenes.isPending && <p className="p-4 text-quiet">Loading the scenes…</p>}
                     {scenes.isError && (
                         <div className="flex flex-col items-start gap-3 p-4" role="alert">
@@ -48,6 +48,7 @@ export function Wall() {
                         </div>
                     )}
                 </div>
+                <Below deleted={scenes.data?.deleted ?? []} />
             </div>
             <Notices />
         </main>
@@ -67,12 +68,14 @@ function useDrop() {
         setProblem(null);
         try {
             let scene = null;
-            for (const file of files) {
+            // pictures that come together with a scene file belong to it
+            const sceneFile = files.find((file) => /\.json$/i.test(file.name));
+            for (const file of sceneFile ? [sceneFile] : files) {
                 setBusy(file.name);
-                scene = await api.newScene(file);
+                scene = await api.newScene(file, sceneFile ? files.filter((other) => other !== sceneFile) : []);
                 queries.setQueryData(['scene', scene.id], scene);
             }
-            if (scene && files.length === 1) {
+            if (scene && (sceneFile || files.length === 1)) {
                 go(`/scenes/${scene.id}`);
             }
         } catch (error) {
@@ -95,13 +98,14 @@ function NewScene(props: { busy: string | null; over: boolean; problem: string |
             >
                 <Upload size={20} aria-hidden />
                 <span>{props.busy ? `Taking in ${props.busy}…` : 'New scene'}</span>
-                <span className="text-quiet">{props.busy ? '' : 'Drop a backdrop picture, or choose one'}</span>
+                <span className="text-quiet">{props.busy ? '' : 'Drop a backdrop picture or a packed scene, or choose one'}</span>
             </button>
             <input
                 ref={input}
                 type="file"
-                accept="image/png,image/jpeg"
-                aria-label="Backdrop picture"
+                accept="image/png,image/jpeg,.zip,.json"
+                multiple
+                aria-label="Backdrop picture, packed scene, or scene file with its pictures"
                 className="hidden"
                 onChange={(event) => {
                     props.onFiles(event.target.files);
@@ -117,10 +121,53 @@ function NewScene(props: { busy: string | null; over: boolean; problem: string |
     );
 }
 
+/** What was deleted and can be brought back, and how much room everything takes. */
+function Below({ deleted }: { deleted: SceneCard[] }) {
+    const queries = useQueryClient();
+    const storage = useQuery({ queryKey: ['storage'], queryFn: api.storage });
+    const used = storage.data && Object.values(storage.data.used).reduce((sum, bytes) => sum + bytes, 0);
+    async function restore(scene: SceneCard) {
+        try {
+            await api.restoreScene(scene.id);
+            say(`"${scene.title}" is back.`);
+        } catch (error) {
+            sayError(error);
+        }
+        await queries.invalidateQueries({ queryKey: ['scenes'] });
+    }
+    return (
+        <footer className="mx-auto mt-8 flex max-w-[1180px] flex-col gap-3 text-quiet">
+            {deleted.length > 0 && (
+                <details>
+                    <summary className="w-fit cursor-default rounded-sm">
+                        Deleted scenes ({deleted.length}), kept for {storage.data?.daysToRestore ?? 30} days
+                    </summary>
+                    <ul className="mt-2 flex flex-col gap-1">
+                        {deleted.map((scene) => (
+                            <li key={scene.id} className="flex items-center gap-3">
+                                <span className="min-w-0 truncate text-ink">{scene.title}</span>
+                                <span>deleted {ago(scene.deleted ?? scene.touched)}</span>
+                                <button className="rounded-sm border border-line px-2 py-0.5 text-ink hover:bg-raised" aria-label={`Bring back ${scene.title}`} onClick={() => void restore(scene)}>
+                                    Bring back
+                                </button>
+                            </li>
+                        ))}
+                    </ul>
+                </details>
+            )}
+            {storage.data && used !== undefined && (
+                <p data-testid="storage">
+                    Storage used: {megabytes(used)} (pictures {megabytes(storage.data.used.pictures)}, exports {megabytes(storage.data.used.exports)}); {megabytes(storage.data.free)} free
+                </p>
+            )}
+        </footer>
+    );
+}
+
 function Card({ scene }: { scene: SceneCard }) {
     const queries = useQueryClient();
     async function remove() {
-        if (!window.confirm(`Delete "${scene.title}"? You can undo this right after.`)) {
+        if (!window.confirm(`Delete "${scene.title}"? It can be brought back for 30 days.`)) {
             return;
         }
         try {

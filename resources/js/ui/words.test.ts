@@ -15,4 +15,6 @@ test('times and sizes are said in words', () => {
     expect(ago('2026-11-22T11:00:00Z', now)).toBe('2 days ago');
     expect(megabytes(2_450_000)).toBe('2.5 MB');
     expect(megabytes(900)).toBe('1 kB');
+    expect(megabytes(0)).toBe('0 kB');
+    expect(megabytes(12_345_000_000)).toBe('12.3 GB');
 });

@@ -26,5 +26,8 @@ export function figure(value: number, step: number, signed = false): string {
 }
 
 export function megabytes(bytes: number): string {
-    return bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+    if (bytes >= 1e9) {
+        return `${(bytes / 1e9).toFixed(1)} GB`;
+    }
+    return bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
 }

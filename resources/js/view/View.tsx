@@ -258,7 +258,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
     return { shown, coming, progress, problem, again: useCallback(() => setAttempt((count) => count + 1), []) };
 }
 
-const held = new WeakMap<ImageData, { canvas: HTMLCanvasElement; bands: number }>();
+const held = new WeakMap<ImageData, { canvas: HTMLCanvasElement; bands: number; isWhole: boolean }>();
 
 /** The pixels of a picture on a canvas of their own; of one that is coming, each band once. */
 function canvasOf({ image, bands }: Shown): HTMLCanvasElement {
@@ -267,16 +267,17 @@ function canvasOf({ image, bands }: Shown): HTMLCanvasElement {
         const canvas = document.createElement('canvas');
         canvas.width = image.width;
         canvas.height = image.height;
-        kept = { canvas, bands: 0 };
+        kept = { canvas, bands: 0, isWhole: false };
         held.set(image, kept);
-        if (!bands) {
-            canvas.getContext('2d')?.putImageData(image, 0, 0);
-        }
     }
-    for (const [first, rows] of (bands ?? []).slice(kept.bands)) {
-        kept.canvas.getContext('2d')?.putImageData(image, 0, 0, 0, first, image.width, rows);
+    const context = kept.isWhole ? null : kept.canvas.getContext('2d');
+    if (bands === null) {
+        context?.putImageData(image, 0, 0);
+        kept.isWhole = true;
+    } else {
+        bands.slice(kept.bands).forEach(([first, rows]) => context?.putImageData(image, 0, 0, 0, first, image.width, rows));
+        kept.bands = bands.length;
     }
-    kept.bands = bands?.length ?? kept.bands;
     return kept.canvas;
 }
 

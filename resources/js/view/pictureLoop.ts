@@ -27,6 +27,9 @@ const SLOW_IN_A_ROW = 2;
 
 const QUICK_IN_A_ROW = 12;
 
+/** A picture that takes longer than this is shown band by band; before that half a picture would only flicker. */
+const LONG_MS = 600;
+
 const MOST_ON_THEIR_WAY = 2;
 
 /** A picture that is put together of the bands that come. */
@@ -146,11 +149,11 @@ export class PictureLoop {
                     }
                     const next = coming.take(frame);
                     if (number > this.shown && !this.stopped) {
-                        if (next) {
+                        if (next && (next.bands === null || performance.now() - started > LONG_MS)) {
                             this.shown = next.bands === null ? number : this.shown;
                             this.onShown(next);
                         }
-                        this.onProgress(frame.head.done || wanted.moving ? null : (frame.head.progress ?? 0));
+                        this.onProgress(frame.head.done || wanted.moving || performance.now() - started < LONG_MS ? null : (frame.head.progress ?? 0));
                     }
                 },
             );

@@ -4,6 +4,6 @@ import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vite';
 
 export default defineConfig({
-    plugins: [laravel({ input: ['resources/js/main.tsx'], refresh: true }), react(), tailwindcss()],
+    plugins: [laravel({ input: ['resources/js/main.tsx', 'resources/js/app.css'], refresh: true }), react(), tailwindcss()],
     build: { sourcemap: false },
 });

@@ -3,11 +3,15 @@
 declare(strict_types=1);
 
 use App\Http\ErrorReplies;
+use App\Http\Middleware\Compressed;
+use App\Http\Middleware\FiniteNumbers;
 use App\Http\Middleware\KnownHost;
+use App\Http\Middleware\KnowsPassphrase;
 use App\Http\Middleware\NamedGesture;
 use App\Http\Middleware\OwnPages;
 use App\Http\Middleware\PageSession;
 use App\Http\Middleware\SafeHeaders;
+use App\Http\Passphrase;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -19,9 +23,9 @@ return Application::configure(basePath: dirname(__DIR__))
         // the application is same-origin
         $middleware->remove(HandleCors::class);
         // the first of these sees a request first
-        $middleware->prepend([SafeHeaders::class, KnownHost::class, OwnPages::class]);
-        $middleware->append(NamedGesture::class);
-        $middleware->encryptCookies(except: [PageSession::COOKIE]);
+        $middleware->prepend([SafeHeaders::class, KnownHost::class, OwnPages::class, KnowsPassphrase::class, Compressed::class]);
+        $middleware->append([FiniteNumbers::class, NamedGesture::class]);
+        $middleware->encryptCookies(except: [PageSession::COOKIE, Passphrase::COOKIE]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         ErrorReplies::register($exceptions);

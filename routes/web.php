@@ -7,6 +7,7 @@ use App\Http\Controllers\HealthController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\MaskController;
 use App\Http\Controllers\MendController;
+use App\Http\Controllers\PassphraseController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlateController;
 use App\Http\Controllers\SceneController;
@@ -19,6 +20,9 @@ use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 use Illuminate\View\Middleware\ShareErrorsFromSession;
+
+Route::get('/passphrase', [PassphraseController::class, 'ask']);
+Route::post('/passphrase', [PassphraseController::class, 'tell']);
 
 Route::middleware(PageSession::class)->group(function (): void {
     Route::view('/', 'app');

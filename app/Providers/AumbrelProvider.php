@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Codecs\PictureDecoder;
 use App\Database\Connector;
 use App\Export\Exports;
+use App\Http\Passphrase;
 use App\Render\Painter;
 use App\Render\Pool\PoolClient;
 use App\Scenes\Gesture;
@@ -20,6 +21,7 @@ final class AumbrelProvider extends ServiceProvider
     {
         $this->app->bind('db.connector.sqlite', Connector::class);
         $this->app->singleton(Gesture::class);
+        $this->app->bind(Passphrase::class, fn (): Passphrase => new Passphrase((string) config('aumbrel.passphrase'), config()->string('app.key')));
         $this->app->singleton(PictureLibrary::class, fn (): PictureLibrary => new PictureLibrary(new PictureDecoder, config()->string('aumbrel.pictures'), config()->string('aumbrel.shapes')));
         $this->app->singleton(Painter::class, fn (): Painter => new Painter(config()->string('aumbrel.kernels'), config()->string('aumbrel.pictures'), config()->string('aumbrel.shapes')));
         $this->app->singleton(Exports::class, fn (): Exports => new Exports($this->app->make(SceneStore::class), config()->string('aumbrel.exports')));

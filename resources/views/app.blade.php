@@ -5,7 +5,8 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <title>Aumbrel</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
-    @viteReactRefresh
+    {{-- only while developing: it writes an inline script, which the built page does without --}}
+    @if (app()->isLocal()) @viteReactRefresh @endif
     @vite('resources/js/main.tsx')
 </head>
 <body>

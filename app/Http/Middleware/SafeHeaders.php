@@ -23,7 +23,9 @@ final class SafeHeaders
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);
-        header_remove('X-Powered-By');
+        if (! headers_sent()) {
+            header_remove('X-Powered-By');
+        }
         $response->headers->add(self::HEADERS);
 
         return $response;

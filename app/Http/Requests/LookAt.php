@@ -31,6 +31,7 @@ final class LookAt extends FormRequest
             'window.*' => 'numeric|between:-1000000,1000000',
             'scale' => 'required|numeric|between:0.001,16',
             'changes' => 'sometimes|array|max:200',
+            'changes.*' => 'array',
             ...ChangeStrip::fieldRules('changes.*.'),
             'below' => 'sometimes|nullable|string|max:40',
             'solo' => 'sometimes|array|max:200',

@@ -40,6 +40,10 @@ export async function ask(method: string, path: string, body?: unknown, { signal
         throw new Refused(0, UNREACHABLE);
     }
     if (!response.ok) {
+        if (response.status === 401) {
+            // the passphrase is asked for, and the way leads back here
+            window.location.reload();
+        }
         const reply = (await response.json().catch(() => null)) as { message?: string; field?: string } | null;
         throw new Refused(response.status, reply?.message || `The server failed (${response.status}). Try it again.`, reply?.field ?? null);
     }

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Serve\Processes;
+use Tests\Support\OwnData;
+use Tests\Support\PictureFile;
+
+/* Exports whose worker is killed, that are cancelled, that find the disk full: none runs for ever, nothing is left behind. */
+
+const LONG_EXPORT = '$scene = app(App\Scenes\NewScene::class)->of(new App\Scenes\IncomingPicture($argv[1], "quay.png"));
+    for ($k = 0; $k < 6; $k++) { $scene = app(App\Scenes\SceneStore::class)->edit($scene->id, "Add", fn ($flat) => App\Scenes\StripEdits::fresh($flat, "spot", new Aumbrel\Core\Geometry\Point(900 + 100 * $k, 700), 900, null)); }
+    echo app(App\Export\Exports::class)->order($scene, "png", 16, 92)->id;';
+
+const STATE = '$export = App\Models\Export::query()->findOrFail($argv[1]); echo json_encode($export->only(["state", "progress", "problem", "process_group", "starts"]));';
+
+/** @return array{OwnData, string} the data, and a long export that waits */
+function longExport(): array
+{
+    $data = new OwnData;
+    test()->beforeApplicationDestroyed(fn () => $data->remove());
+
+    return [$data, $data->run(LONG_EXPORT, PictureFile::png(2400, 1600)->getPathname())];
+}
+
+/** Waits until an export is as wanted. */
+function exportOnceIt(OwnData $data, string $export, callable $is, float $seconds = 90): array
+{
+    for ($until = microtime(true) + $seconds; microtime(true) < $until; usleep(50_000)) {
+        $pdo = new PDO("sqlite:{$data->root}/aumbrel.sqlite");
+        $state = $pdo->query('select state, progress, problem, process_group, starts from exports where id = '.$pdo->quote($export))->fetch(PDO::FETCH_ASSOC);
+        if ($state !== false && $is($state)) {
+            return $state;
+        }
+    }
+    test()->fail('the export stays '.json_encode($state ?? null));
+}
+
+/** @return resource */
+function worker(OwnData $data)
+{
+    $worker = $data->start([PHP_BINARY, base_path('artisan'), 'aumbrel:exports'], ['PHP_INI_SCAN_DIR' => getenv('PHP_INI_SCAN_DIR').':'.base_path('runtime/web')], "{$data->root}/worker.log");
+    test()->beforeApplicationDestroyed(fn () => killed($worker));
+
+    return $worker;
+}
+
+/** @param  resource  $process */
+function killed($process): void
+{
+    if (is_resource($process)) {
+        proc_terminate($process, SIGKILL);
+        proc_close($process);
+    }
+}
+
+it('is taken up once more when its worker was killed, and fails with a sentence the second time', function (): void {
+    [$data, $export] = longExport();
+    $isRunning = fn (array $state): bool => $state['state'] === 'running' && $state['progress'] > 0 && $state['process_group'] !== null;
+    $first = worker($data);
+    $group = (int) exportOnceIt($data, $export, $isRunning)['process_group'];
+    expect(Processes::ofGroup($group))->not->toBe([]);
+    killed($first);
+    $second = worker($data);
+    $again = exportOnceIt($data, $export, fn (array $state): bool => $isRunning($state) && (int) $state['process_group'] !== $group);
+    expect((int) $again['starts'])->toBe(2)->and(Processes::ofGroup($group))->toBe([]);
+    killed($second);
+    $third = worker($data);
+    $failed = exportOnceIt($data, $export, fn (array $state): bool => $state['state'] === 'failed');
+    expect($failed['problem'])->toBe('The export was interrupted before it was done. Export again.')->and(Processes::ofGroup((int) $again['process_group']))->toBe([])
+        ->and(glob("{$data->root}/exports/*"))->toBe([]);
+    // and the worker goes on with others
+    $next = $data->run('echo app(App\Export\Exports::class)->order(App\Models\Scene::query()->firstOrFail(), "jpeg", 8, 80)->id;');
+    exportOnceIt($data, $next, fn (array $state): bool => $state['state'] === 'done');
+    killed($third);
+});
+
+it('ends every process of an export that is cancelled', function (): void {
+    [$data, $export] = longExport();
+    $worker = worker($data);
+    $group = (int) exportOnceIt($data, $export, fn (array $state): bool => $state['progress'] > 0 && $state['process_group'] !== null)['process_group'];
+    expect(count(Processes::ofGroup($group)))->toBeGreaterThan(1);
+    $data->run('app(App\Export\Exports::class)->cancel(App\Models\Export::query()->findOrFail($argv[1]));', $export);
+    $begun = microtime(true);
+    while (Processes::ofGroup($group) !== [] && microtime(true) - $begun < 10) {
+        usleep(20_000);
+    }
+    expect(microtime(true) - $begun)->toBeLessThan(2.0);
+    // what it had written so far goes too
+    for ($k = 0; $k < 100 && glob("{$data->root}/exports/*") !== []; $k++) {
+        usleep(50_000);
+    }
+    expect(glob("{$data->root}/exports/*"))->toBe([])->and(json_decode($data->run(STATE, $export), true)['state'])->toBe('cancelled');
+    killed($worker);
+});

@@ -41,10 +41,16 @@ final class RunFile
     /** What the one says that serves, or has served last. @return array{pid: int, boot: string, url: string, groups: array<string, Group>}|null */
     public function read(): ?array
     {
-        $says = json_decode((string) @file_get_contents($this->path), true);
+        // it may be read while it is being written
+        for ($try = 0; $try < 20; $try++, usleep(5_000)) {
+            $says = json_decode((string) @file_get_contents($this->path), true);
+            if (is_array($says) && is_array($says['groups'] ?? null) && is_string($says['boot'] ?? null)) {
+                /** @var array{pid: int, boot: string, url: string, groups: array<string, Group>} */
+                return $says;
+            }
+        }
 
-        /** @var array{pid: int, boot: string, url: string, groups: array<string, Group>}|null */
-        return is_array($says) && is_array($says['groups'] ?? null) && is_string($says['boot'] ?? null) ? $says : null;
+        return null;
     }
 
     /** Ends what an earlier run has left; says how many processes there were. */
@@ -93,9 +99,10 @@ final class RunFile
     private function write(): void
     {
         if ($this->handle !== null) {
-            ftruncate($this->handle, 0);
+            $text = json_encode($this->says, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES);
             rewind($this->handle);
-            fwrite($this->handle, json_encode($this->says, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES));
+            fwrite($this->handle, $text);
+            ftruncate($this->handle, strlen($text));
             fflush($this->handle);
         }
     }

@@ -194,7 +194,11 @@ final class Supervisor
         if (microtime(true) - $this->sweptAt > self::SWEEP_SECONDS) {
             $this->sweptAt = microtime(true);
             // beside all the rest, and forgotten: it is not waited for
-            exec(escapeshellarg(PHP_BINARY).' '.escapeshellarg("{$this->root}/artisan").' aumbrel:sweep --quiet >> '.escapeshellarg("{$this->root}/storage/logs/serve.log").' 2>&1 &');
+            if (pcntl_fork() === 0) {
+                $this->run->leave();
+                pcntl_exec(PHP_BINARY, ["{$this->root}/artisan", 'aumbrel:sweep', '--quiet']);
+                posix_kill(posix_getpid(), SIGKILL);
+            }
         }
     }
 

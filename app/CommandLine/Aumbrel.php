@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\CommandLine;
 
 use App\Codecs\UnreadablePicture;
+use App\Faults\DiskFull;
+use App\Faults\Fault;
+use Aumbrel\Core\Fault\NotKept;
 use Aumbrel\Core\Scene\SceneError;
 use Throwable;
 
@@ -14,24 +17,49 @@ final class Aumbrel
     private const BAD_INPUT = 2;
 
     /** @var array<string, class-string<Command>> */
-    private const COMMANDS = ['render' => RenderCommand::class, 'bearing' => BearingCommand::class, 'readings' => ReadingsCommand::class, 'timings' => TimingsCommand::class];
+    private const COMMANDS = ['render' => RenderCommand::class, 'bearing' => BearingCommand::class, 'readings' => ReadingsCommand::class, 'store' => StoreCommand::class, 'timings' => TimingsCommand::class];
+
+    private const HELP = ['--help', '-h', 'help'];
 
     /** @param  list<string>  $words */
     public static function run(array $words): int
     {
+        if (in_array($words[0] ?? '', self::HELP, true)) {
+            return self::help();
+        }
         $class = self::COMMANDS[$words[0] ?? ''] ?? null;
         if ($class === null) {
-            return self::fail('which command? There are: '.implode(', ', array_keys(self::COMMANDS)).'. See docs/command-line.md.');
+            return self::fail('which command? There are: '.implode(', ', array_keys(self::COMMANDS)).'. aumbrel COMMAND --help tells of each.');
+        }
+        if (in_array('--help', $words, true)) {
+            echo $class::help(), "\n";
+
+            return 0;
         }
         try {
             (new $class)->run(array_slice($words, 1));
 
             return 0;
-        } catch (Problem|SceneError|UnreadablePicture $problem) {
+        } catch (Problem|SceneError|UnreadablePicture|Fault $problem) {
             return self::fail($problem->getMessage());
+        } catch (NotKept $fault) {
+            return self::fail(DiskFull::writing(ucfirst($fault->what))->getMessage());
         } catch (Throwable $error) {
-            return self::fail("unexpectedly: {$error->getMessage()}");
+            @file_put_contents(NamedScene::root().'/storage/logs/aumbrel.log', gmdate('c')." {$words[0]}: {$error}\n", FILE_APPEND);
+
+            return self::fail('this met a fault of Aumbrel\'s own, and nothing was written. storage/logs/aumbrel.log says more.');
         }
+    }
+
+    private static function help(): int
+    {
+        $lines = ['aumbrel COMMAND ...', ''];
+        foreach (self::COMMANDS as $class) {
+            $lines[] = '  '.strtok($class::help(), "\n");
+        }
+        echo implode("\n", [...$lines, '', 'aumbrel COMMAND --help tells of each; docs/command-line.md of all.']), "\n";
+
+        return 0;
     }
 
     private static function fail(string $message): int

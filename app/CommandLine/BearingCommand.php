@@ -54,4 +54,18 @@ final class BearingCommand implements Command
 
         return $alpha;
     }
+
+    public static function help(): string
+    {
+        return <<<'TEXT'
+            aumbrel bearing PICTURE [--mask PICTURE]
+
+            Where the light of a cut-out picture comes from, by its outline. The cut-out is
+            the picture's own alpha, or the brightness of the mask.
+
+            Prints {"azimuth", "elevation", "heightAngle", "spread", "confidence", "method"};
+            the angles are null, and "why" says what is missing, when there is too little to
+            go on.
+            TEXT;
+    }
 }

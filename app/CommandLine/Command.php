@@ -12,4 +12,7 @@ interface Command
      * @throws Problem when the input is bad
      */
     public function run(array $words): void;
+
+    /** How it is used: the first line, and what it does. */
+    public static function help(): string;
 }

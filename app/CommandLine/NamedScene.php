@@ -70,16 +70,24 @@ final readonly class NamedScene
 
     private static function stored(string $id): self
     {
-        $application = require self::root().'/bootstrap/app.php';
-        if (! $application instanceof Application) {
-            throw new Problem('the application does not start');
-        }
-        $application->make(Kernel::class)->bootstrap();
+        $application = self::application();
         $row = SceneRow::query()->find($id) ?? throw new Problem("there is no stored scene {$id}");
         $store = $application->make(SceneStore::class);
 
         return new self($store->document($row), (new StoredPictures(config()->string('aumbrel.pictures')))
             ->showing(array_map(static fn (Picture $picture): string => $picture->id, $store->pictures($row))));
+    }
+
+    /** The application, started: for commands that work on what is stored. */
+    public static function application(): Application
+    {
+        $application = require self::root().'/bootstrap/app.php';
+        if (! $application instanceof Application) {
+            throw new Problem('the application does not start');
+        }
+        $application->make(Kernel::class)->bootstrap();
+
+        return $application;
     }
 
     public static function root(): string

@@ -22,4 +22,13 @@ final class ReadingsCommand implements Command
         $readings = array_map(static fn (Reading $reading): array => $reading->toArray(), (new Readings($named->scene, $sizes))->all());
         echo json_encode($readings, JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), "\n";
     }
+
+    public static function help(): string
+    {
+        return <<<'TEXT'
+            aumbrel readings SCENE
+
+            What is noticed in a scene, as a JSON list, with the mends that would help.
+            TEXT;
+    }
 }

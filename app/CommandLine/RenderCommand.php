@@ -114,4 +114,25 @@ final class RenderCommand implements Command
             default => throw new Problem("--out: expected a name that ends in .png or .jpg, found \"{$out}\""),
         };
     }
+
+    public static function help(): string
+    {
+        return <<<'TEXT'
+            aumbrel render SCENE --out FILE [options]
+
+            Renders a scene. SCENE is a scene file with its pictures beside it, a packed
+            scene, or the id of a stored scene. FILE ends in .png or .jpg.
+
+              --scale S          output pixels to a scene pixel, 0.001 to 16 (default 1)
+              --window x,y,w,h   the part of the scene, in scene pixels
+              --strip ID         that strip's contribution alone
+              --until ID         the picture up to and with that strip
+              --bits 8|16        of a PNG (default 8)
+              --quality Q        of a JPEG, 1 to 100 (default 92)
+              --progress         lines "progress 0.42" while it works
+              --with-parent      ends when whoever has started it is gone
+
+            Prints {"file", "columns", "rows", "bits", "clipped", "bytes"}.
+            TEXT;
+    }
 }

@@ -24,4 +24,16 @@ final class TimingsCommand implements Command
         ];
         echo json_encode($timings, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), "\n";
     }
+
+    public static function help(): string
+    {
+        return <<<'TEXT'
+            aumbrel timings [--no-browser] [--export]
+
+            What the engine and the interface take on this machine, as JSON.
+
+              --no-browser   leaves the browser out
+              --export       adds a 24-megapixel export
+            TEXT;
+    }
 }

@@ -137,3 +137,32 @@ it('tells why an export failed, and can be cancelled before it runs', function (
     $this->getJson("/api/scenes/{$scene['id']}/exports")->assertJsonPath('exports.0.state', 'cancelled');
     $this->postJson("/api/scenes/{$scene['id']}/exports", ['format' => 'bmp'])->assertStatus(422);
 });
+
+it('tells how it is used', function (): void {
+    $help = aumbrel('--help');
+    expect($help['status'])->toBe(0)->and($help['out'])->toContain('aumbrel render SCENE --out FILE')->toContain('aumbrel store SCENE')->and($help['err'])->toBe('');
+    foreach (['render' => '--window x,y,w,h', 'bearing' => '--mask PICTURE', 'readings' => 'JSON list', 'store' => 'prints the id', 'timings' => '--no-browser'] as $command => $says) {
+        expect(aumbrel($command, '--help'))->toMatchArray(['status' => 0, 'err' => ''])->and(aumbrel($command, '--help')['out'])->toStartWith("aumbrel {$command} ")->toContain($says);
+    }
+    expect(aumbrel()['status'])->toBe(2)->and(aumbrel('polish')['err'])->toContain('aumbrel COMMAND --help');
+});
+
+it('names every option in its help that the command takes', function (): void {
+    foreach (['render', 'bearing', 'timings'] as $command) {
+        preg_match('/there are (.+)$/m', aumbrel($command, 'x', '--nothing-like-it')['err'], $named);
+        preg_match_all('/--[a-z-]+/', $named[1], $options);
+        expect($options[0])->not->toBe([]);
+        foreach ($options[0] as $option) {
+            expect(aumbrel($command, '--help')['out'])->toContain($option);
+        }
+    }
+});
+
+it('does not show what people cannot read', function (): void {
+    // a folder where a file is expected: whatever goes wrong inside, no trace and no class comes out
+    $folder = Folder::of('faulty');
+    @mkdir("{$folder}/picture.png");
+    file_put_contents("{$folder}/scene.json", json_encode(['aumbrel' => 1, 'title' => 'x', 'size' => [4, 4], 'strips' => [['id' => 'a', 'kind' => 'plate', 'values' => ['picture' => 'picture.png']]]]));
+    $said = aumbrel('render', "{$folder}/scene.json", '--out', "{$folder}/out.png");
+    expect($said['status'])->toBe(2)->and($said['err'])->not->toMatch('/unexpectedly|SQLSTATE|Exception|\\.php|#0/')->and(substr_count($said['err'], "\n"))->toBe(1);
+});

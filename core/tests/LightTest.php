@@ -157,3 +157,21 @@ it('keeps the picture below a strip that is being changed', function (): void {
         expect($renderer->picture($scene, Window::whole(60, 60), 8, null, 's2')->bytes)->toBe($renderer->picture($scene, Window::whole(60, 60))->bytes);
     }
 });
+
+// CIE 15:2004, table T.1: x and y of the daylight illuminants, at the temperatures that their names stand for (from memory)
+it('follows the daylight locus through the illuminants of the standard', function (float $kelvin, float $x, float $y): void {
+    expect(Aumbrel\Core\Color\Kelvin::chromaticity($kelvin)[0])->toEqualWithDelta($x, 0.0003)->and(Aumbrel\Core\Color\Kelvin::chromaticity($kelvin)[1])->toEqualWithDelta($y, 0.0003);
+})->with(['D50' => [5003, 0.34567, 0.35850], 'D55' => [5503, 0.33242, 0.34743], 'D65' => [6504, 0.31272, 0.32903], 'D75' => [7504, 0.29902, 0.31485]]);
+
+it('measures angles by a turn that rises evenly all the way round', function (): void {
+    foreach ([0 => 0.0, 45 => 0.5, 90 => 1.0, 135 => 1.5, 180 => 2.0] as $angle => $turn) {
+        expect(Aumbrel\Core\Light\AngularLaw::turnOf($angle))->toEqualWithDelta($turn, 1e-12);
+    }
+    $law = new Aumbrel\Core\Light\AngularLaw(160, 300);
+    $last = INF;
+    foreach (range(0, 180, 3) as $angle) {
+        $value = Aumbrel\Core\Light\SpotField::angular($law->table(), Aumbrel\Core\Light\AngularLaw::turnOf($angle), Aumbrel\Core\Light\AngularLaw::intervals() / Aumbrel\Core\Light\AngularLaw::turnOf($law->end()));
+        expect($value)->toEqualWithDelta($law->at($angle), 2e-4)->toBeLessThanOrEqual($last);
+        $last = $value;
+    }
+});

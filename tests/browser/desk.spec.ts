@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addSpot, drop, dragHandle, newScene, pngOf, settled, shownAt } from './help';
+import { addSpot, drop, dragHandle, newScene, pngOf, settled, shownAt, written } from './help';
 
 const ground = pngOf(320, 200, (x) => [40, 60 + (x % 60), 90]);
 const subject = pngOf(80, 120, (x, y) => [220, 120, 60, Math.hypot(x - 40, y - 60) < 36 ? 255 : 0], true);
@@ -42,10 +42,10 @@ test('a picture with transparency dropped on the view becomes a plate that moves
 
     await view.focus();
     const at = ((await strips(page, scene))[1]!.values as { place: [number, number] }).place;
-    await view.press('ArrowRight');
-    await view.press('Shift+ArrowRight');
-    await page.waitForTimeout(600);
-    await settled(page);
+    await written(page, async () => {
+        await view.press('ArrowRight');
+        await view.press('Shift+ArrowRight');
+    });
     expect(((await strips(page, scene))[1]!.values as { place: [number, number] }).place[0]).toBeCloseTo(at[0] + 11, 5);
     // two keys, one gesture
     await page.keyboard.press('Control+z');

@@ -115,6 +115,14 @@ export async function settled(page: Page): Promise<void> {
     });
 }
 
+/** Does something that is written a moment later, such as pressing keys that make one gesture, and waits until it is. */
+export async function written(page: Page, act: () => Promise<unknown>): Promise<void> {
+    const reply = page.waitForResponse((response) => response.request().method() === 'PATCH' && response.ok());
+    await act();
+    await reply;
+    await settled(page);
+}
+
 /** Drags a handle by so many pixels, in steps. */
 export async function dragHandle(page: Page, name: string, dx: number, dy: number, steps = 12): Promise<void> {
     const box = await page.locator(`[data-handle="${name}"]`).boundingBox();

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addSpot, drop, dragHandle, newScene, pngOf, settled, shownAt } from './help';
+import { addSpot, drop, dragHandle, newScene, pngOf, settled, shownAt, written } from './help';
 
 const ground = pngOf(320, 200, (x, y) => [60 + (x % 40), 80 + (y % 30), 90]);
 
@@ -87,9 +87,7 @@ test('the compass sees two plates disagree; a mend is taken, and taken back', as
     await settled(page);
     await expect(compass.getByTestId('disagreement')).toHaveCount(0);
     expect((await state(page, scene)).strips[2]!.values.bearing).toMatchObject({ by: 'sphere' });
-    await ring.press('ArrowUp');
-    await page.waitForTimeout(600);
-    await settled(page);
+    await written(page, () => ring.press('ArrowUp'));
 
     // readings can be opened, and a reading accepted
     await page.keyboard.press('Control+z');

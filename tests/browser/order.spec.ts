@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addSpot, dragHandle, newScene, pngOf, settled, shownAt } from './help';
+import { addSpot, dragHandle, newScene, pngOf, settled, shownAt, written } from './help';
 
 test('a picture that comes late never covers a newer one', async ({ page }) => {
     await newScene(page, pngOf(320, 200, () => [0, 0, 0]));
@@ -8,25 +8,26 @@ test('a picture that comes late never covers a newer one', async ({ page }) => {
     const [x, y] = [box.x + box.width / 2 + 3, box.y - 40];
     // every second picture is held back, so that it arrives after the one behind it
     let count = 0;
+    let held = 0;
     await page.route('**/picture', async (route) => {
         const response = await route.fetch();
         if (count++ % 2 === 0) {
+            held++;
             await new Promise((done) => setTimeout(done, 700));
         }
         await route.fulfill({ response });
     });
     const fader = page.getByRole('slider', { name: 'Spot, fader' });
-    await fader.press('End');
-    await fader.press('Home');
-    await page.waitForTimeout(2600);
-    await settled(page);
+    await written(page, async () => {
+        await fader.press('End');
+        await fader.press('Home');
+    });
+    expect(held).toBeGreaterThan(0);
     await page.unroute('**/picture');
     const shown = await shownAt(page, x, y);
     // at -6 stops there is next to no light left
     expect(Math.max(...shown)).toBeLessThan(70);
-    await fader.press('ArrowUp');
-    await page.waitForTimeout(700);
-    await settled(page);
+    await written(page, () => fader.press('ArrowUp'));
     const after = await shownAt(page, x, y);
     expect(Math.max(...after)).toBeGreaterThanOrEqual(Math.max(...shown));
     expect(Math.max(...after)).toBeLessThan(80);
@@ -50,8 +51,7 @@ test('a release asks for one picture at rest, and never for the state before it'
     await addSpot(page);
     const asked: { draft: boolean; changes: Record<string, { values?: { target?: [number, number] } }> }[] = [];
     page.on('request', (request) => request.url().endsWith('/picture') && asked.push(request.postDataJSON()));
-    await dragHandle(page, 'Target', 70, -30);
-    await page.waitForTimeout(400);
+    await written(page, () => dragHandle(page, 'Target', 70, -30));
     const atRest = asked.filter((request) => !request.draft);
     expect(atRest).toHaveLength(1);
     expect(Object.values(atRest[0]!.changes)[0]?.values?.target).toBeDefined();

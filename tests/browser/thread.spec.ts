@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { addSpot, dragHandle, newScene, pixelsOf, pngOf, run, settled } from './help';
+import { addSpot, dragHandle, newScene, pixelsOf, pngOf, run, settled, written } from './help';
 
 const [WIDTH, HEIGHT] = [320, 200];
 
@@ -39,15 +39,14 @@ test('the thread: a picture, a spot, a falloff, five modes, a reload, an export'
     await dragHandle(page, 'Origin', 30, 20);
     // a colour whose linear values are plain
     await page.getByRole('radio', { name: 'swatch' }).click();
-    await page.getByLabel('Colour: swatch').fill('#ff8000');
-    await page.waitForTimeout(600);
-    await settled(page);
+    await written(page, () => page.getByLabel('Colour: swatch').fill('#ff8000'));
     // faded in stops, by the keys of the fader
     const fader = page.getByRole('slider', { name: 'Spot, fader' });
     await fader.focus();
-    await fader.press('ArrowDown');
-    await fader.press('ArrowDown');
-    await page.waitForTimeout(600);
+    await written(page, async () => {
+        await fader.press('ArrowDown');
+        await fader.press('ArrowDown');
+    });
     await expect(fader).toHaveAttribute('aria-valuenow', '-0.5');
     // given a linear mask, which is dragged
     await page.getByRole('button', { name: 'Linear' }).click();

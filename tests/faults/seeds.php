@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Faults that a tired hand makes: a sign, a bound, a missing decode, a swapped axis. Each stands here as file, what is
+ * there, what the fault makes of it, and the tests that have to notice.
+ *
+ * @return list<array{string, string, string, list<string>}>
+ */
+return [
+    ['core/src/Color/Srgb.php', '$encoded / 12.92 : (($encoded + 0.055)', '$encoded / 12.92 : (($encoded - 0.055)', ['core/tests/LightTest.php', 'core/tests/BaseTest.php']],
+    ['core/src/Color/Srgb.php', '$linear <= 0.0031308', '$linear <= 0.031308', ['core/tests/BaseTest.php', 'core/tests/LightTest.php', 'core/tests/StackTest.php']],
+    ['core/src/Color/Kelvin.php', '$kelvin <= 7000', '$kelvin <= 4700', ['core/tests/LightTest.php']],
+    ['core/src/Color/Kelvin.php', '$light->blue / $white->blue', '$light->blue', ['core/tests/LightTest.php', 'core/tests/ParameterTest.php']],
+    ['core/src/Blend/ChannelBlend.php', 'return $below + $source - $below * $source;', 'return $below + $source;', ['core/tests/BlendTest.php']],
+    ['core/src/Blend/ChannelBlend.php', '$below <= 0.5 ? 2.0 * $below * $source', '$source <= 0.5 ? 2.0 * $below * $source', ['core/tests/BlendTest.php']],
+    ['core/src/Light/AngularLaw.php', '($angle / ($this->beam / 2))', '($angle / $this->beam)', ['core/tests/LightTest.php']],
+    ['core/src/Light/AngularLaw.php', '2 - $sin / ($sin - $cos)', '2 - $sin / ($sin + $cos)', ['core/tests/LightTest.php', 'core/tests/StackTest.php']],
+    ['core/src/Light/SpotField.php', '1.0 - $share * $share;', '1.0 - $share;', ['core/tests/LightTest.php']],
+    ['core/src/Light/SpotField.php', '$strength / ($squared + $size)', '$strength / ($squared - $size)', ['core/tests/LightTest.php']],
+    ['core/src/Mask/Stops.php', '(3.0 - 2.0 * {$share})', '(3.0 - {$share})', ['core/tests/MaskTest.php']],
+    ['core/src/Mask/Stops.php', 'log(0.5) / log($midpoint)', 'log($midpoint) / log(0.5)', ['core/tests/MaskTest.php']],
+    ['core/src/Mask/RadialMask.php', '-$sin / $this->radius, $sin / $this->secondRadius', '$sin / $this->radius, -$sin / $this->secondRadius', ['core/tests/MaskTest.php']],
+    ['core/src/Mask/RadialMask.php', '$window): string
+    {
+        [$a, $b, $c, $d] = $this->toUnitCircle();', '$window): string
+    {
+        [$a, $c, $b, $d] = $this->toUnitCircle();', ['core/tests/MaskTest.php']],
+    ['core/src/Bearing/Bearing.php', 'cos($e) * cos($a), cos($e) * sin($a)', 'cos($e) * sin($a), cos($e) * cos($a)', ['core/tests/BearingTest.php', 'core/tests/ReadingTest.php']],
+    ['core/src/Bearing/Bearing.php', 'new self(180 - $this->azimuth', 'new self(-$this->azimuth', ['core/tests/BearingTest.php', 'core/tests/ReadingTest.php']],
+    ['core/src/Plate/Placement.php', '-$this->sin * $x + $this->cos * $y', '$this->sin * $x + $this->cos * $y', ['core/tests/PlateTest.php', 'core/tests/ShapeTest.php']],
+    ['core/src/Plate/Placement.php', '/ $this->scale * ($this->mirrored ? -1 : 1);
+        $y', '/ $this->scale;
+        $y', ['core/tests/PlateTest.php', 'core/tests/ReadingTest.php', 'core/tests/BearingTest.php']],
+    ['core/src/Grade/BaseTone.php', '(1 - $this->blackInput))) * 2 **', '(1 + $this->blackInput))) * 2 **', ['core/tests/BaseTest.php']],
+    ['core/src/Geometry/Window.php', '$this->y + ($this->firstRow + $row + 0.5) / $this->scale', '$this->y + ($row + 0.5) / $this->scale', ['core/tests/StackTest.php', 'core/tests/PlateTest.php', 'core/tests/RasterTest.php', 'tests/Feature/PoolTest.php']],
+    ['core/src/Render/RowStep.php', '+ 1e-6) + 1)', '- 1))', ['core/tests/StackTest.php', 'core/tests/LightTest.php', 'core/tests/ExtentTest.php']],
+    ['core/src/Stroke/Brush.php', '$stroke->size / 2 *', '$stroke->size *', ['core/tests/StrokeTest.php']],
+    ['core/src/Render/Memory.php', '$this->kept[$key] = $value;
+        }
+
+        return $value;', '}
+
+        return $value;', ['core/tests/ParameterTest.php']],
+    ['app/Scenes/FlatScene.php', 'array_replace($this->strips, $part[\'strips\'] ?? [])', '[...$this->strips, ...($part[\'strips\'] ?? [])]', ['tests/Feature/IdsTest.php']],
+    ['app/Database/ImmediatePdo.php', "'BEGIN IMMEDIATE TRANSACTION'", "'BEGIN TRANSACTION'", ['tests/Feature/ScenesTest.php', 'tests/Feature/DatabaseTest.php']],
+];

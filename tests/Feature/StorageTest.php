@@ -12,6 +12,7 @@ use App\Scenes\Storage;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Tests\Support\Folder;
+use Tests\Support\OwnData;
 use Tests\Support\PictureFile;
 
 /* What lies on the disk: taken in whole or not at all, and gone when it is needed no more. */
@@ -80,8 +81,11 @@ it('takes in again what it has packed, by the wall and by the command line', fun
     $again = $this->postJson('/api/scenes', ['file' => new UploadedFile($file, 'scene.zip', test: true)])->assertCreated()->json();
     expect($again['id'])->not->toBe($scene['id'])->and($again['strips'][1]['level'])->toBe(2)->and($again['title'])->toBe($scene['title']);
     expect($this->get("/api/scenes/{$again['id']}/file")->getContent())->toBe($this->get("/api/scenes/{$scene['id']}/file")->getContent());
-    $this->artisan('aumbrel:store-scene', ['file' => $file])->assertSuccessful();
-    expect(Scene::query()->count())->toBe(3)->and(glob(config('aumbrel.temporary').'/*', GLOB_ONLYDIR))->toBe([]);
+    $data = new OwnData;
+    $this->beforeApplicationDestroyed(fn () => $data->remove());
+    $said = shell_exec(implode(' ', array_map(fn (string $name, string $value): string => "{$name}=".escapeshellarg($value), array_keys($data->environment()), $data->environment())).' '.escapeshellarg(base_path('bin/aumbrel')).' store '.escapeshellarg($file).' 2>&1');
+    expect(trim((string) $said))->toMatch('/^[0-9a-z]{26}$/')->and($data->run('echo app(App\Scenes\SceneStore::class)->flat(App\Models\Scene::query()->findOrFail($argv[1]))->scene["title"];', trim((string) $said)))->toBe($scene['title']);
+    expect(Scene::query()->count())->toBe(2)->and(glob(config('aumbrel.temporary').'/*', GLOB_ONLYDIR))->toBe([]);
 });
 
 it('takes a scene file together with its pictures, and says which are missing', function (): void {

@@ -98,7 +98,7 @@ function NewScene(props: { busy: string | null; over: boolean; problem: string |
             >
                 <Upload size={20} aria-hidden />
                 <span>{props.busy ? `Taking in ${props.busy}…` : 'New scene'}</span>
-                <span className="text-quiet">{props.busy ? '' : 'Drop a backdrop picture or a packed scene, or choose one'}</span>
+                <span className="px-6 text-quiet">{props.busy ? '' : 'Drop a backdrop picture or a packed scene, or choose one'}</span>
             </button>
             <input
                 ref={input}

@@ -26,7 +26,7 @@ try {
     await settled(page);
     const oneSpot = await drag(page);
 
-    const id = inEnvironment('php', 'artisan', 'aumbrel:store-scene', 'demo/night-market/benchmark.json').trim();
+    const id = inEnvironment('bin/aumbrel', 'store', 'demo/night-market/benchmark.json').trim();
     await page.goto(`${base}/scenes/${id}`);
     await settled(page);
     // from the start of the navigation to the first full picture

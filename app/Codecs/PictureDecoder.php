@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Codecs;
 
 use Aumbrel\Core\Plate\PackedWriter;
-use Aumbrel\Core\Scene\Scene;
 use Imagick;
 use ImagickException;
 use Throwable;
@@ -17,87 +16,89 @@ use Throwable;
  */
 final class PictureDecoder
 {
-    public const MOST_BYTES = 200 * 1024 * 1024;
-
     /** Rows that are handed over at a time. */
     private const BAND = 64;
 
-    private const JPEG_MIRRORED_OR_TURNED = 2;
+    /** What the imaging library says when a limit of this machine is reached, not when a file is damaged. */
+    private const LIMITS = '/exhausted|exceeds limit|resource limit|no space left|unable to extend|unable to create temporary|memory allocation|time limit/i';
 
     /**
      * @param  string  $folder  becomes the packed picture
      *
      * @throws UnreadablePicture
      */
-    public function decode(string $path, string $name, string $folder): void
+    public function decode(string $path, string $name, string $folder): PictureHead
     {
-        $format = $this->check($path, $name);
+        $head = PictureHead::read($path, $name);
+        $this->checkData($head, $path, $name);
         try {
             $image = new Imagick;
-            $image->readImage("{$format}:{$path}");
-            $this->upright($image);
+            $image->readImage("{$head->format}:{$path}[0]");
+            if ($image->getImageWidth() !== $head->width || $image->getImageHeight() !== $head->height) {
+                throw $this->damaged($name);
+            }
+            // where a trimmed picture once lay on its page is no business of ours
+            $image->setImagePage(0, 0, 0, 0);
+            $this->upright($image, $head->orientation);
             $this->toSrgb($image);
             $this->write($image, $folder);
             $image->clear();
         } catch (ImagickException $error) {
-            throw new UnreadablePicture("{$name} could not be decoded: the file seems to be damaged. Export it again as PNG or JPEG.", previous: $error);
+            throw preg_match(self::LIMITS, $error->getMessage()) === 1
+                ? new UnreadablePicture(sprintf("%s has %d megapixels, for which a limit of this machine's imaging library is too low (memory, disk or time; docs/deployment.md says how to raise it). The file itself may be sound.", $name, round($head->width * $head->height / 1e6)), previous: $error)
+                : $this->damaged($name, $error);
         }
+
+        return $head;
+    }
+
+    private function damaged(string $name, ?Throwable $previous = null): UnreadablePicture
+    {
+        return new UnreadablePicture("{$name} could not be decoded: the file seems to be damaged. Export it again as PNG or JPEG.", previous: $previous);
     }
 
     /**
-     * @return 'png'|'jpeg'
-     *
-     * @throws UnreadablePicture
+     * Decoders fill what is missing of a JPEG with grey, and the imaging library says nothing of it. The other image
+     * extension hands on what its decoder says.
      */
-    public function check(string $path, string $name): string
+    private function checkData(PictureHead $head, string $path, string $name): void
     {
-        $bytes = (int) @filesize($path);
-        if ($bytes === 0) {
-            throw new UnreadablePicture("{$name} is empty (0 bytes).");
+        if ($head->format !== 'jpeg') {
+            return;
         }
-        if ($bytes > self::MOST_BYTES) {
-            throw new UnreadablePicture(sprintf('%s has %d MB; at most 200 MB are taken.', $name, $bytes >> 20));
+        $says = '';
+        set_error_handler(static function (int $kind, string $message) use (&$says): bool {
+            $says .= $message;
+
+            return true;
+        });
+        $ignored = ini_set('gd.jpeg_ignore_warning', '0');
+        try {
+            imagecreatefromjpeg($path);
+        } finally {
+            ini_set('gd.jpeg_ignore_warning', (string) $ignored);
+            restore_error_handler();
         }
-        $head = (string) file_get_contents($path, length: 32);
-        $format = match (true) {
-            str_starts_with($head, "\x89PNG\r\n\x1a\n") => 'png',
-            str_starts_with($head, "\xFF\xD8\xFF") => 'jpeg',
-            default => throw new UnreadablePicture("{$name} is not a PNG or JPEG picture, whatever its name says."),
+        if (preg_match('/premature end/i', $says) === 1) {
+            throw new UnreadablePicture("{$name} is incomplete: a part of its data is missing, though it is closed properly. Copy or export it again.");
+        }
+    }
+
+    /** Turns and mirrors as the orientation tells (Exif 2.32: which side of the scene the first row and column show). */
+    private function upright(Imagick $image, int $orientation): void
+    {
+        match ($orientation) {
+            2 => $image->flopImage(),
+            3 => $image->rotateImage('none', 180),
+            4 => $image->flipImage(),
+            5 => $image->transposeImage(),
+            6 => $image->rotateImage('none', 90),
+            7 => $image->transverseImage(),
+            8 => $image->rotateImage('none', 270),
+            default => true,
         };
-        $size = @getimagesize($path);
-        $isHeadless = $format === 'png' && substr($head, 12, 4) !== 'IHDR';
-        if ($isHeadless || $size === false || $size[0] < 1 || $size[1] < 1) {
-            throw new UnreadablePicture("{$name} has a damaged header: its size cannot be read.");
-        }
-        if ($size[0] * $size[1] > Scene::MOST_PIXELS || max($size[0], $size[1]) > Scene::LARGEST_SIDE) {
-            throw new UnreadablePicture(sprintf('%s is %d x %d px (%d megapixels); at most 100 megapixels are taken.', $name, $size[0], $size[1], round($size[0] * $size[1] / 1e6)));
-        }
-        $widest = (int) min(Imagick::getResourceLimit(Imagick::RESOURCETYPE_WIDTH), Imagick::getResourceLimit(Imagick::RESOURCETYPE_HEIGHT));
-        if (max($size[0], $size[1]) > $widest) {
-            throw new UnreadablePicture(sprintf('%s is %d x %d px; this machine\'s imaging library accepts sides of at most %d px (docs/deployment.md says how to raise that).', $name, $size[0], $size[1], $widest));
-        }
-        if (! $this->isWhole($path, $format)) {
-            throw new UnreadablePicture("{$name} is cut off: its end is missing. Copy or export it again.");
-        }
-
-        return $format;
-    }
-
-    /** Whether the end of the picture's data is there: decoders fill a missing end with grey and say nothing. */
-    private function isWhole(string $path, string $format): bool
-    {
-        $bytes = (string) file_get_contents($path);
-
-        return $format === 'png'
-            ? strrpos($bytes, 'IEND') !== false
-            : (int) strrpos($bytes, "\xFF\xD9") > (int) strrpos($bytes, "\xFF\xDA");
-    }
-
-    private function upright(Imagick $image): void
-    {
-        if ($image->getImageOrientation() >= self::JPEG_MIRRORED_OR_TURNED) {
-            $image->autoOrient();
-        }
+        $image->setImageOrientation(Imagick::ORIENTATION_TOPLEFT);
+        $image->setImagePage(0, 0, 0, 0);
     }
 
     private function toSrgb(Imagick $image): void

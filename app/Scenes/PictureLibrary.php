@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Scenes;
 
 use App\Codecs\PictureDecoder;
+use App\Codecs\PictureHead;
 use App\Codecs\UnreadablePicture;
 use App\Faults\DiskFull;
 use App\Models\Picture;
@@ -25,7 +26,7 @@ final readonly class PictureLibrary
      */
     public function take(string $path, string $name): Picture
     {
-        $format = $this->decoder->check($path, $name);
+        $head = PictureHead::read($path, $name);
         $id = (string) hash_file('sha256', $path);
         if (! is_file($this->path($id).'/picture.json')) {
             $this->unpack($path, $name, $this->path($id));
@@ -36,8 +37,14 @@ final readonly class PictureLibrary
         $packed = PackedPicture::open($this->path($id));
 
         return Picture::query()->updateOrCreate(['id' => $id], [
-            'width' => $packed->width(), 'height' => $packed->height(), 'bits' => $packed->bits(), 'opaque' => $packed->opaque(), 'format' => $format,
+            'width' => $packed->width(), 'height' => $packed->height(), 'bits' => $packed->bits(), 'opaque' => $packed->opaque(), 'format' => $head->format,
         ]);
+    }
+
+    /** What is worth saying of a file that was taken. */
+    public function notice(string $path, string $name): ?string
+    {
+        return PictureHead::read($path, $name)->isAnimated ? "{$name} is animated: its first picture was taken." : null;
     }
 
     /** @throws UnreadablePicture */

@@ -6,6 +6,7 @@ namespace App\Scenes;
 
 use App\Codecs\UnreadablePicture;
 use App\Faults\DiskFull;
+use App\Files\Folder;
 use App\Models\Scene;
 use Aumbrel\Core\Plate\Plate;
 use Aumbrel\Core\Scene\Scene as Document;

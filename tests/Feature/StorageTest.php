@@ -8,7 +8,7 @@ use App\Models\Picture;
 use App\Models\Scene;
 use App\Scenes\NoPackedScene;
 use App\Scenes\PackedScene;
-use App\Scenes\Storage;
+use App\Storage\Storage;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Tests\Support\Folder;

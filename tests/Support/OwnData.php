@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use App\Scenes\Folder as Remove;
+use App\Files\Folder as Remove;
 
 /** A database and folders of a test's own, for tests that need several processes at once. */
 final class OwnData

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Scenes\Storage;
+use App\Storage\Storage;
 use Illuminate\Console\Command;
 
 final class Sweep extends Command

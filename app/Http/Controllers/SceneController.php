@@ -13,7 +13,7 @@ use App\Scenes\PictureLibrary;
 use App\Scenes\SceneImport;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
-use App\Scenes\Storage;
+use App\Storage\Storage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -41,7 +41,7 @@ final class SceneController
     }
 
     /** A picture becomes a scene; a scene file with its pictures, or a packed scene, is taken in as it is. */
-    public function store(Request $request, NewScene $new, SceneImport $import): JsonResponse
+    public function store(Request $request, NewScene $new, SceneImport $import, PictureLibrary $library): JsonResponse
     {
         $file = Upload::of($request);
         $scene = match (true) {
@@ -49,8 +49,9 @@ final class SceneController
             SceneImport::isSceneFile($file->path) => $import->fromParts($file->path, Upload::beside($request)),
             default => $new->of($file),
         };
+        $isPicture = ! PackedScene::isOne($file->path) && ! SceneImport::isSceneFile($file->path);
 
-        return new JsonResponse($this->state->of($scene), 201);
+        return new JsonResponse([...$this->state->of($scene), 'notice' => $isPicture ? $library->notice($file->path, $file->name) : null], 201);
     }
 
     public function show(Scene $scene): JsonResponse

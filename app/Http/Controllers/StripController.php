@@ -11,6 +11,7 @@ use App\Http\Upload;
 use App\Models\Scene;
 use App\Scenes\FlatScene;
 use App\Scenes\NewPlate;
+use App\Scenes\PictureLibrary;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
 use App\Scenes\Seen;
@@ -33,13 +34,14 @@ final class StripController
         return new JsonResponse($this->state->of($changed), 201);
     }
 
-    public function addPlate(Request $request, Scene $scene, NewPlate $new): JsonResponse
+    public function addPlate(Request $request, Scene $scene, NewPlate $new, PictureLibrary $library): JsonResponse
     {
         /** @var array{x?: numeric-string, y?: numeric-string} $place */
         $place = $request->validate(['x' => 'sometimes|numeric|between:-1000000,1000000', 'y' => 'sometimes|numeric|between:-1000000,1000000']);
-        $changed = $new->of($scene, Upload::of($request), (float) ($place['x'] ?? $scene->width / 2), (float) ($place['y'] ?? $scene->height / 2));
+        $file = Upload::of($request);
+        $changed = $new->of($scene, $file, (float) ($place['x'] ?? $scene->width / 2), (float) ($place['y'] ?? $scene->height / 2));
 
-        return new JsonResponse($this->state->of($changed), 201);
+        return new JsonResponse([...$this->state->of($changed), 'notice' => $library->notice($file->path, $file->name)], 201);
     }
 
     public function change(ChangeStrip $request, Scene $scene, string $strip): JsonResponse

@@ -67,6 +67,8 @@ export type Scene = {
     pictures: Record<string, { width: number; height: number; opaque: boolean }>;
     undo: string | null;
     redo: string | null;
+    /** said once, of a file that was taken in */
+    notice?: string | null;
 } & Noticed;
 
 /** A plate or a light on the compass. */

@@ -74,6 +74,9 @@ function useDrop() {
                 setBusy(file.name);
                 scene = await api.newScene(file, sceneFile ? files.filter((other) => other !== sceneFile) : []);
                 queries.setQueryData(['scene', scene.id], scene);
+                if (scene.notice) {
+                    say(scene.notice);
+                }
             }
             if (scene && (sceneFile || files.length === 1)) {
                 go(`/scenes/${scene.id}`);

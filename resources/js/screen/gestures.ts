@@ -234,6 +234,9 @@ export class Gestures {
 
     private written(scene: Scene, key: string): void {
         this.know(scene);
+        if (scene.notice) {
+            say(scene.notice);
+        }
         // behind the notice of the new scene: else the old one would be seen for a moment
         notifyManager.schedule(() => work.settle(key));
         this.others?.postMessage({ scene: this.sceneId, revision: scene.revision });

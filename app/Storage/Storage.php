@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Scenes;
+namespace App\Storage;
 
 use App\Export\Exports;
+use App\Files\Folder;
 use App\Models\Export;
 use App\Models\Picture;
 use App\Models\Scene;

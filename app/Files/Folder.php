@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Scenes;
+namespace App\Files;
 
 use App\Faults\DiskFull;
 

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Codecs;
+
+use Aumbrel\Core\Scene\Scene;
+use Imagick;
+
+/**
+ * What a PNG or JPEG file says of itself before a pixel is decoded: checked by content, so that what cannot become a plate
+ * is told early and cheaply.
+ *
+ * PNG: W3C *Portable Network Graphics, third edition* (chunks, `acTL` for animation, `eXIf`). JPEG: ITU-T T.81 (markers).
+ * Orientation: Exif 2.32, tag 0x0112.
+ */
+final readonly class PictureHead
+{
+    public const MOST_BYTES = 200 * 1024 * 1024;
+
+    /** No deflated byte becomes more than this many (RFC 1951: a match of 258 bytes takes two bits at least). */
+    private const MOST_INFLATED = 1032;
+
+    /** A block of 64 samples takes a bit at least in any scan that fills it, so a byte holds no more pixels than this. */
+    private const MOST_PIXELS_A_BYTE = 512;
+
+    private const CHANNELS = [0 => 1, 2 => 3, 3 => 1, 4 => 2, 6 => 4];
+
+    /**
+     * @param  'png'|'jpeg'  $format
+     * @param  int  $width  as stored, before it is turned upright
+     * @param  int  $orientation  1 to 8
+     */
+    private function __construct(public string $format, public int $width, public int $height, public int $orientation, public bool $isAnimated)
+    {
+    }
+
+    /**
+     * @param  string  $name  what the person calls the file, for messages only
+     *
+     * @throws UnreadablePicture
+     */
+    public static function read(string $path, string $name): self
+    {
+        $size = (int) @filesize($path);
+        if ($size === 0) {
+            throw new UnreadablePicture("{$name} is empty (0 bytes).");
+        }
+        if ($size > self::MOST_BYTES) {
+            throw new UnreadablePicture(sprintf('%s has %d MB; at most 200 MB are taken.', $name, $size >> 20));
+        }
+        $bytes = (string) file_get_contents($path);
+        $head = match (true) {
+            str_starts_with($bytes, "\x89PNG\r\n\x1a\n") => self::png($bytes, $name),
+            str_starts_with($bytes, "\xFF\xD8\xFF") => self::jpeg($bytes, $name),
+            default => throw new UnreadablePicture("{$name} is not a PNG or JPEG picture, whatever its name says."),
+        };
+        $head->checkSize($name);
+
+        return $head;
+    }
+
+    /** Whether its rows become columns when it is turned upright. */
+    public function isTurned(): bool
+    {
+        return $this->orientation >= 5;
+    }
+
+    private function checkSize(string $name): void
+    {
+        if ($this->width * $this->height > Scene::MOST_PIXELS || max($this->width, $this->height) > Scene::LARGEST_SIDE) {
+            throw new UnreadablePicture(sprintf('%s is %d x %d px (%d megapixels); at most 100 megapixels are taken.', $name, $this->width, $this->height, round($this->width * $this->height / 1e6)));
+        }
+        $widest = (int) min(Imagick::getResourceLimit(Imagick::RESOURCETYPE_WIDTH), Imagick::getResourceLimit(Imagick::RESOURCETYPE_HEIGHT));
+        if (max($this->width, $this->height) > $widest) {
+            throw new UnreadablePicture(sprintf('%s is %d x %d px; this machine\'s imaging library accepts sides of at most %d px (docs/deployment.md says how to raise that).', $name, $this->width, $this->height, $widest));
+        }
+    }
+
+    private static function png(string $bytes, string $name): self
+    {
+        $about = substr($bytes, 12, 4) === 'IHDR' ? unpack('Nwidth/Nheight/Cbits/Ckind', $bytes, 16) : false;
+        if ($about === false || $about['width'] < 1 || $about['height'] < 1 || ! isset(self::CHANNELS[$about['kind']])) {
+            throw new UnreadablePicture("{$name} has a damaged header: its size cannot be read.");
+        }
+        $data = 0;
+        $orientation = 1;
+        $isAnimated = $isWhole = false;
+        for ($at = 8, $end = strlen($bytes); $at + 12 <= $end;) {
+            $length = unpack('N', $bytes, $at)[1] ?? 0;
+            $type = substr($bytes, $at + 4, 4);
+            if ($at + 12 + $length > $end) {
+                break;
+            }
+            $data += $type === 'IDAT' ? $length : 0;
+            $isAnimated = $isAnimated || $type === 'acTL';
+            $orientation = $type === 'eXIf' ? self::orientationIn(substr($bytes, $at + 8, $length)) : $orientation;
+            if ($type === 'IEND') {
+                $isWhole = true;
+                break;
+            }
+            $at += 12 + $length;
+        }
+        $raw = $about['height'] * (1 + (int) ceil($about['width'] * self::CHANNELS[$about['kind']] * $about['bits'] / 8));
+        // a damaged type or length of a chunk is told by the decoder; a missing end is told here
+        if (! $isWhole && strrpos($bytes, 'IEND') === false) {
+            throw new UnreadablePicture("{$name} is cut off: its end is missing. Copy or export it again.");
+        }
+        self::checkWork($data * self::MOST_INFLATED, $raw, $name, $about['width'], $about['height']);
+
+        return new self('png', $about['width'], $about['height'], $orientation, $isAnimated);
+    }
+
+    private static function jpeg(string $bytes, string $name): self
+    {
+        $width = $height = 0;
+        $orientation = 1;
+        for ($at = 2, $end = strlen($bytes); $at + 4 <= $end;) {
+            if ($bytes[$at] !== "\xFF") {
+                $at++;
+
+                continue;
+            }
+            $marker = ord($bytes[$at + 1]);
+            // fill bytes, and markers without a length
+            if ($marker === 0xFF || $marker === 0x01 || ($marker >= 0xD0 && $marker <= 0xD8)) {
+                $at += $marker === 0xFF ? 1 : 2;
+
+                continue;
+            }
+            $length = unpack('n', $bytes, $at + 2)[1] ?? 0;
+            if ($marker >= 0xC0 && $marker <= 0xCF && ! in_array($marker, [0xC4, 0xC8, 0xCC], true) && $at + 9 <= $end) {
+                ['height' => $height, 'width' => $width] = unpack('nheight/nwidth', $bytes, $at + 5) ?: ['height' => 0, 'width' => 0];
+            } elseif ($marker === 0xE1 && substr($bytes, $at + 4, 6) === "Exif\0\0") {
+                $orientation = self::orientationIn(substr($bytes, $at + 10, max(0, $length - 8)));
+            } elseif ($marker === 0xDA || $marker === 0xD9) {
+                break;
+            }
+            $at += 2 + max(2, $length);
+        }
+        if ($width < 1 || $height < 1) {
+            throw new UnreadablePicture("{$name} has a damaged header: its size cannot be read.");
+        }
+        if ((int) strrpos($bytes, "\xFF\xD9") <= (int) strrpos($bytes, "\xFF\xDA")) {
+            throw new UnreadablePicture("{$name} is cut off: its end is missing. Copy or export it again.");
+        }
+        self::checkWork(strlen($bytes) * self::MOST_PIXELS_A_BYTE, $width * $height, $name, $width, $height);
+
+        return new self('jpeg', $width, $height, $orientation, false);
+    }
+
+    /** A few bytes that claim a hundred megapixels would cost as much work as if they were there. */
+    private static function checkWork(int $most, int $claimed, string $name, int $width, int $height): void
+    {
+        // one that is too large anyway is told so
+        if ($claimed > $most && $width * $height <= Scene::MOST_PIXELS) {
+            throw new UnreadablePicture("{$name} says that it is {$width} x {$height} px, but has not the data for that many: most of it is missing. Copy or export it again.");
+        }
+    }
+
+    /** The orientation that an Exif block tells; 1 when it tells none. */
+    private static function orientationIn(string $tiff): int
+    {
+        $isLittle = str_starts_with($tiff, 'II');
+        $short = static fn (int $at): int => $at + 2 <= strlen($tiff) ? unpack($isLittle ? 'v' : 'n', $tiff, $at)[1] ?? 0 : 0;
+        $first = strlen($tiff) >= 8 ? unpack($isLittle ? 'V' : 'N', $tiff, 4)[1] ?? 0 : 0;
+        if (! in_array(substr($tiff, 0, 2), ['II', 'MM'], true) || $first < 8 || $first > strlen($tiff)) {
+            return 1;
+        }
+        for ($entry = 0; $entry < $short($first); $entry++) {
+            $at = $first + 2 + 12 * $entry;
+            if ($short($at) === 0x0112) {
+                $value = $short($at + 8);
+
+                return $value >= 1 && $value <= 8 ? $value : 1;
+            }
+        }
+
+        return 1;
+    }
+}

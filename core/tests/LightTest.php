@@ -106,12 +106,20 @@ it('softens a spot by a Gaussian of its shape', function (): void {
     }
 });
 
+it('takes an inverse-square light without a size in linear modes, where it is as bright as its distance says', function (): void {
+    $strip = fn (string $mode): array => ['mode' => $mode, ...spotStrip(['reachLaw' => 'inverse square', 'size' => 0, 'reach' => null, 'origin' => [70.5, 20.5]])];
+    expect(fn () => Rendering::scene(10, 10, [$strip('screen')]))->toThrow(SceneError::class, 'without a size has no largest value');
+    $picture = Rendering::picture([], 140, 140, [['kind' => 'fill', 'values' => ['colour' => '#000000']], $strip('airlight')], 16);
+    $at = fn (int $x, int $y): int => unpack('n', substr($picture->bytes, ($y * 140 + $x) * 8, 2))[1];
+    // finite everywhere, the origin among it, and clipped there
+    expect($at(70, 20))->toBe(65535)->and($at(70, 22))->toBe(65535)->and($at(50, 138))->toBeGreaterThan(0)->toBeLessThan(65535);
+});
+
 it('refuses what is no spot', function (array $values, string $field): void {
     expect(fn () => Rendering::scene(10, 10, [spotStrip($values)]))->toThrow(SceneError::class, $field);
 })->with([
     [['beam' => 40, 'field' => 41], 'field'],
     [['beam' => 10, 'field' => 31], 'field'],
-    [['reachLaw' => 'inverse square', 'size' => 0], 'size'],
     [['beam' => NAN], 'beam'],
     [['origin' => [1]], 'origin'],
     [['reachLaw' => 'cubic'], 'reachLaw'],

@@ -129,3 +129,29 @@ it('keeps alpha-weighted colours in its halvings', function (): void {
     [$first, $second] = $picture->pixels(1, 0, 0, 2, 1);
     expect([$first >> 16 & 255, $first >> 8 & 255, $first & 255, $first >> 24 & 255])->toBe([100, 50, 25, 100])->and($second & 255)->toBe(30);
 });
+
+it('halves without brightening: the mean of a picture stays, level after level', function (int $bits, bool $opaque): void {
+    mt_srand(9);
+    $most = (1 << $bits) - 1;
+    $folder = Folder::of('halved').'/'.bin2hex(random_bytes(4));
+    $writer = new Aumbrel\Core\Plate\PackedWriter($folder, 256, 256, $bits);
+    for ($row = 0; $row < 256; $row++) {
+        $pixels = [];
+        for ($column = 0; $column < 256; $column++) {
+            // few values, so that halves are frequent
+            $pixels[] = ($opaque ? $most : mt_rand(1, 3)) << 3 * $bits | mt_rand(100, 103) << 2 * $bits | mt_rand(100, 101) << $bits | mt_rand(7, 8);
+        }
+        $writer->band(pack($bits === 16 ? 'P*' : 'V*', ...$pixels));
+    }
+    $writer->finish();
+    $picture = Aumbrel\Core\Plate\PackedPicture::open($folder);
+    $mean = function (int $level, int $shift) use ($picture, $most): float {
+        $pixels = $picture->pixels($level, 0, 0, 256 >> $level, 256 >> $level);
+
+        return array_sum(array_map(fn (int $pixel): int => $pixel >> $shift & $most, $pixels)) / count($pixels);
+    };
+    foreach ([2 * $bits, $bits, 0] as $shift) {
+        // rounded half up, each level would add an eighth
+        expect($mean(4, $shift))->toEqualWithDelta($mean(0, $shift), $opaque ? 0.1 : 0.16);
+    }
+})->with([8, 16])->with([true, false]);

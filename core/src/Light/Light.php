@@ -15,7 +15,7 @@ interface Light extends Extent, StripKind
     /** Writes the shape at the current place and gives the variable that holds it; never below 0. */
     public function writeShape(KernelWriter $kernel): string;
 
-    /** The shape's largest value: the standard's modes take the shape divided by it. */
+    /** The shape's largest value: the standard's modes take the shape divided by it. Infinite where it has none, which only linear modes take. */
     public function largest(): float;
 
     /** The Gaussian that softens the shape, in scene pixels; 0 for none. */

@@ -42,9 +42,6 @@ final readonly class Spot implements Directed, Light
         if ($ratio < AngularLaw::LEAST_RATIO - 1e-9 || $ratio > AngularLaw::MOST_RATIO + 1e-9) {
             throw new SceneError('field', sprintf('the field angle is 1.05 to 3 times the beam angle, not %.2f times', $ratio));
         }
-        if ($reachLaw === ReachLaw::InverseSquare && $size === 0.0) {
-            throw new SceneError('size', 'an inverse-square light needs a size above 0 px');
-        }
         $this->law = new AngularLaw($beam, $field);
     }
 
@@ -167,9 +164,11 @@ final readonly class Spot implements Directed, Light
 
     public function largest(): float
     {
-        return $this->reachLaw === ReachLaw::InverseSquare
-            ? ($this->throwLength() ** 2 + $this->lampSize() ** 2) / $this->lampSize() ** 2
-            : 1.0;
+        return match (true) {
+            $this->reachLaw !== ReachLaw::InverseSquare => 1.0,
+            $this->lampSize() > 0 => ($this->throwLength() ** 2 + $this->lampSize() ** 2) / $this->lampSize() ** 2,
+            default => INF,
+        };
     }
 
     /** The shape at a place, written plainly; kernels run the same formulas with the angular law by table. */

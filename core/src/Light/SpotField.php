@@ -52,7 +52,10 @@ final class SpotField
      */
     public static function inverseSquare(float $squared, float $strength, float $size): float
     {
-        return $strength / ($squared + $size);
+        // a light without a size is without end at its origin: a thousandth of a pixel beside it stands in for that
+        $away = $squared + $size;
+
+        return $strength / ($away > 1.0e-6 ? $away : 1.0e-6);
     }
 
     /** The window that lets a light end at its reach: max(0, 1 - (d / reach)⁴)². */

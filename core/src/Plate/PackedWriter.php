@@ -21,6 +21,9 @@ final class PackedWriter
     /** @var array<int, list<int>|null> a row of each level that waits for its pair */
     private array $waiting = [];
 
+    /** @var array<int, int> rows of each level that were halved */
+    private array $halved = [];
+
     private int $rows = 0;
 
     private bool $opaque = true;
@@ -107,7 +110,10 @@ final class PackedWriter
             $top[] = $top[count($top) - 1];
             $bottom[] = $bottom[count($bottom) - 1];
         }
-        $half = $this->bits === 16 ? self::average16($top, $bottom) : self::average8($top, $bottom);
+        // halves are rounded up and down in turn, as on a chessboard: always up would brighten every level by an eighth
+        $this->halved[$level] ??= 0;
+        $up = 1 + ($this->halved[$level]++ & 1);
+        $half = $this->bits === 16 ? self::average16($top, $bottom, $up) : self::average8($top, $bottom, $up);
         $this->put($level + 1, pack($this->bits === 16 ? 'P*' : 'V*', ...$half));
         $this->pair($level + 1, $half);
     }
@@ -115,9 +121,10 @@ final class PackedWriter
     /**
      * @param  list<int>  $top
      * @param  list<int>  $bottom
+     * @param  1|2  $up  how the first half is rounded: 2 up, 1 down
      * @return list<int>
      */
-    private static function average8(array $top, array $bottom): array
+    private static function average8(array $top, array $bottom, int $up): array
     {
         $half = [];
         for ($n = 0, $count = count($top); $n < $count; $n += 2) {
@@ -127,11 +134,13 @@ final class PackedWriter
             $t = $bottom[$n + 1];
             if ((($p ^ $q) | ($p ^ $s) | ($p ^ $t)) >> 24 === 0) {
                 // one alpha: two channels at a time
-                $half[] = (($p & 0xFF00FF) + ($q & 0xFF00FF) + ($s & 0xFF00FF) + ($t & 0xFF00FF) + 0x20002 >> 2 & 0xFF00FF)
-                    | (($p >> 8 & 0xFF00FF) + ($q >> 8 & 0xFF00FF) + ($s >> 8 & 0xFF00FF) + ($t >> 8 & 0xFF00FF) + 0x20002 >> 2 & 0xFF00FF) << 8;
+                $a = ($p & 0xFF00FF) + ($q & 0xFF00FF) + ($s & 0xFF00FF) + ($t & 0xFF00FF);
+                $b = ($p >> 8 & 0xFF00FF) + ($q >> 8 & 0xFF00FF) + ($s >> 8 & 0xFF00FF) + ($t >> 8 & 0xFF00FF);
+                $half[] = ($a + $up * 0x10001 >> 2 & 0xFF00FF) | ($b + $up * 0x10001 >> 2 & 0xFF00FF) << 8;
             } else {
-                $half[] = self::weighted([$p, $q, $s, $t], 8);
+                $half[] = self::weighted([$p, $q, $s, $t], 8, $up);
             }
+            $up = 3 - $up;
         }
 
         return $half;
@@ -140,20 +149,25 @@ final class PackedWriter
     /**
      * @param  list<int>  $top
      * @param  list<int>  $bottom
+     * @param  1|2  $up  how the first half is rounded: 2 up, 1 down
      * @return list<int>
      */
-    private static function average16(array $top, array $bottom): array
+    private static function average16(array $top, array $bottom, int $up): array
     {
         $half = [];
         for ($n = 0, $count = count($top); $n < $count; $n += 2) {
-            $half[] = self::weighted([$top[$n], $top[$n + 1], $bottom[$n], $bottom[$n + 1]], 16);
+            $half[] = self::weighted([$top[$n], $top[$n + 1], $bottom[$n], $bottom[$n + 1]], 16, $up);
+            $up = 3 - $up;
         }
 
         return $half;
     }
 
-    /** @param  array{int, int, int, int}  $pixels */
-    private static function weighted(array $pixels, int $bits): int
+    /**
+     * @param  array{int, int, int, int}  $pixels
+     * @param  int  $up  2 rounds a half up, 1 down
+     */
+    private static function weighted(array $pixels, int $bits, int $up): int
     {
         $mask = (1 << $bits) - 1;
         $red = $green = $blue = $alpha = 0;
@@ -168,8 +182,16 @@ final class PackedWriter
             return 0;
         }
 
-        return ($alpha + 2 >> 2) << 3 * $bits | intdiv($red + ($alpha >> 1), $alpha) << 2 * $bits
-            | intdiv($green + ($alpha >> 1), $alpha) << $bits | intdiv($blue + ($alpha >> 1), $alpha);
+        return ($alpha + $up >> 2) << 3 * $bits | self::share($red, $alpha, $up) << 2 * $bits | self::share($green, $alpha, $up) << $bits | self::share($blue, $alpha, $up);
+    }
+
+    /** A quotient rounded to the nearest whole number. */
+    private static function share(int $sum, int $by, int $up): int
+    {
+        $whole = intdiv($sum, $by);
+        $twice = 2 * ($sum - $whole * $by);
+
+        return $twice > $by || ($twice === $by && $up === 2) ? $whole + 1 : $whole;
     }
 
     /** @param  array<int, int>  $row */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Scene;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Light\Light;
 use Aumbrel\Core\Mask\Ground;
 use Aumbrel\Core\Parameter\Values;
 
@@ -54,7 +55,11 @@ final readonly class Strip
         } catch (SceneError $error) {
             throw new SceneError("{$field}.values.{$error->field}", $error->reason);
         }
-        $mode = $fields->take('mode', $built->defaultMode()->value);
+        $named = $fields->take('mode', $built->defaultMode()->value);
+        $mode = (is_string($named) ? BlendMode::tryFrom($named) : null) ?? throw SceneError::expected("{$field}.mode", 'a blend mode', $named);
+        if ($built instanceof Light && is_infinite($built->largest()) && ! $mode->isLinear()) {
+            throw new SceneError("{$field}.values.size", "an inverse-square light without a size has no largest value, by which {$mode->value} divides: it needs a size above 0 px, or illuminate or airlight");
+        }
         $isLight = $kind::family()->fadesInStops();
         $isGroup = $kind === Group::class;
 
@@ -70,7 +75,7 @@ final readonly class Strip
             $fields->text('name', $kind::label(), 80),
             $built,
             $values,
-            (is_string($mode) ? BlendMode::tryFrom($mode) : null) ?? throw SceneError::expected("{$field}.mode", 'a blend mode', $mode),
+            $mode,
             $isLight ? $fields->number('level', 0, self::LEAST_LEVEL, self::MOST_LEVEL, 'stops') : 0.0,
             $isLight ? 1.0 : $fields->number('amount', 100, 0, 100, '%') / 100,
             $fields->toggle('muted', false),

@@ -199,3 +199,36 @@ it('lays a horizon on another one', function (): void {
     }
     expect(fn () => Horizon::aligned($scene->strips[2], $scene->strips[0], $sizes))->toThrow(SceneError::class, 'draw the horizon');
 });
+
+it('softens past the border of the plate, and pulls nothing from under what is transparent', function (bool $opaque, float $scale): void {
+    // a red square that fills its picture to the borders, or half of a transparent one that is black underneath
+    $picture = packed(60, 60, fn (float $x): array => $opaque || $x >= 30 ? [200, 20, 20, 255] : [0, 0, 0, 0]);
+    $window = Window::whole(120, 120, $scale);
+    $rendered = Rendering::picture(['square.png' => $picture], 120, 120, [
+        ['kind' => 'fill', 'values' => ['colour' => '#ffffff']],
+        Rendering::plate('square.png', ['values' => ['place' => [30, 30], 'pivot' => [0, 0], 'soften' => 6]]),
+    ], 16, $window);
+    $at = fn (int $x, int $y): array => array_map(fn (int $value): float => $value / 65535, array_slice(array_values(unpack('n4', substr($rendered->bytes, ($y * $window->columns + $x) * 8, 8))), 0, 3));
+    // the integral of the Gaussian, by the error function's series (Abramowitz and Stegun 7.1.26)
+    $phi = function (float $z): float {
+        $t = 1 / (1 + 0.3275911 * abs($z) / M_SQRT2);
+        $tail = ((((1.061405429 * $t - 1.453152027) * $t + 1.421413741) * $t - 0.284496736) * $t + 0.254829592) * $t * exp(-$z * $z / 2) / 2;
+
+        return $z < 0 ? $tail : 1 - $tail;
+    };
+    foreach ([80, 86, 89, 90, 92, 96, 102, 108] as $x) {
+        // across the right border, in the middle of the height
+        [$r, $g, $b] = $at((int) ($x * $scale), (int) (60 * $scale));
+        $centre = ((int) ($x * $scale) + 0.5) / $scale;
+        $alpha = $phi((90 - $centre) / 6);
+        expect($g)->toEqualWithDelta(1 - $alpha * (1 - 20 / 255), 0.012, "x {$x}")->and($r)->toEqualWithDelta(1 - $alpha * (1 - 200 / 255), 0.012, "x {$x}")->and($b)->toEqualWithDelta($g, 0.002);
+    }
+    if (! $opaque) {
+        // the left edge lies inside the picture: nothing black there
+        foreach ([50, 56, 59, 61, 66] as $x) {
+            [$r, $g] = $at((int) ($x * $scale), (int) (60 * $scale));
+            $alpha = $phi((((int) ($x * $scale) + 0.5) / $scale - 60) / 6);
+            expect($r)->toEqualWithDelta(1 - $alpha * (1 - 200 / 255), 0.012, "x {$x}")->and($g)->toEqualWithDelta(1 - $alpha * (1 - 20 / 255), 0.012);
+        }
+    }
+})->with([true, false])->with([1.0, 0.5]);

@@ -41,3 +41,27 @@ test('both screens can be read by a screen reader', async ({ page }) => {
     await settled(page);
     expect(await serious()).toEqual([]);
 });
+
+test('a packed scene is taken in again, and what was deleted can be brought back from below', async ({ page }) => {
+    const scene = await newScene(page, grey(60, 40), 'eel_traps.png');
+    await addSpot(page);
+    const packed = await (await page.request.get(`/api/scenes/${scene}/packed`)).body();
+    await page.goto('/');
+    await drop(page, page.locator('main'), 'eel-traps.zip', 'application/zip', packed);
+    await page.waitForURL((url) => url.pathname.startsWith('/scenes/') && !url.pathname.endsWith(scene));
+    await expect(page.locator('[data-strip][aria-label^="Spot"]')).toBeVisible();
+    await expect(page.getByLabel('Title of the scene')).toHaveValue('Eel traps');
+    // a scene file without its pictures says which one is missing
+    await page.goto('/');
+    const file = await (await page.request.get(`/api/scenes/${scene}/file`)).body();
+    await drop(page, page.locator('main'), 'eel-traps.json', 'application/json', file);
+    await expect(page.getByRole('alert')).toContainText('eel_traps.png');
+    await expect(page.getByTestId('storage')).toHaveText(/Storage used: .* free/);
+
+    page.on('dialog', (dialog) => void dialog.accept());
+    await page.getByRole('button', { name: 'Delete Eel traps' }).first().click();
+    await page.getByText(/^Deleted scenes/).click();
+    await page.getByRole('button', { name: 'Bring back Eel traps' }).first().click();
+    await expect(page.getByText('"Eel traps" is back.')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Eel traps' })).toHaveCount(2);
+});

@@ -49,7 +49,26 @@ final readonly class CutPlane implements SeenPlate
 
     public function span(float $y): ?array
     {
-        return $this->plate->span($y);
+        if ($this->edge->soften <= 0) {
+            return $this->plate->span($y);
+        }
+        // softened, it reaches past its border: of what lies within that reach above and below, the corners reach furthest
+        $reach = $this->edge->margin(Frame::plate($this->window, $this->placement)->pixelsPerUnit()) / $this->window->scale;
+        $span = null;
+        $rows = [$y - $reach, $y, $y + $reach];
+        foreach ($this->placement->corners($this->picture->width(), $this->picture->height()) as [$x, $row]) {
+            if (abs($row - $y) <= $reach) {
+                $span = [min($x, $span[0] ?? $x), max($x, $span[1] ?? $x)];
+            }
+        }
+        foreach ($rows as $row) {
+            $there = $this->plate->span($row);
+            if ($there !== null) {
+                $span = [min($there[0], $span[0] ?? $there[0]), max($there[1], $span[1] ?? $there[1])];
+            }
+        }
+
+        return $span === null ? null : [$span[0] - $reach, $span[1] + $reach];
     }
 
     /** @return list<int> */
@@ -72,10 +91,16 @@ final readonly class CutPlane implements SeenPlate
         $colours = $this->edge->hairBand > 0 || $this->edge->unstain > 0 ? $this->coloursOf($pixels, $seen) : null;
         $shape = $this->edge->clean($shape, $colours, $columns, $rows, $scale);
         $shape = $this->picture->opaque() ? self::times($shape, $own) : $shape;
+        if ($this->edge->soften > 0) {
+            [$shape, $colours] = $this->edge->softened($shape, $colours ?? $this->coloursOf($pixels, $seen), $own, $columns, $rows, $scale);
+        }
         if ($this->edge->unstain > 0 && $colours !== null) {
             $clean = Unstain::colours($colours, $shape, $this->picture->opaque() ? null : $own, $columns, $rows, $scale);
 
             return $this->packed($shape, $colours, $clean, $margin, $columns);
+        }
+        if ($this->edge->soften > 0 && $colours !== null) {
+            return $this->packed($shape, $colours, $colours, $margin, $columns);
         }
 
         return $seen->bits() === 8 ? $this->packedFrom8($shape, $pixels, $margin, $columns) : $this->packedFrom16($shape, $pixels, $margin, $columns);

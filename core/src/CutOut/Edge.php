@@ -24,6 +24,9 @@ final readonly class Edge
     /** Variance of colour below which the hair band smooths rather than follows. */
     private const SMOOTHNESS = 1e-4;
 
+    /** Alpha below this has no colour that could be told. */
+    private const NEXT_TO_NOTHING = 1e-4;
+
     public function __construct(
         public float $grow = 0.0,
         public float $soften = 0.0,
@@ -83,7 +86,43 @@ final readonly class Edge
             $alpha = $this->withHair($alpha, $colours, $columns, $rows, $scale);
         }
 
-        return $this->soften > 0 ? Gaussian::blur($alpha, $columns, $rows, $this->soften * $scale) : $alpha;
+        return $alpha;
+    }
+
+    /**
+     * Softens the edge, past the plate's border too. What is blurred is how much there is of each colour (premultiplied):
+     * where the picture has no colour of its own it takes its neighbours', and none from under what is transparent.
+     *
+     * @param  list<float>  $alpha  row after row, 0 outside the plate
+     * @param  array{list<float>, list<float>, list<float>}  $colours  red, green, blue 0..1
+     * @param  list<float>  $own  the picture's own alpha
+     * @param  float  $scale  pixels to one of the picture's
+     * @return array{list<float>, array{list<float>, list<float>, list<float>}} alpha and colours
+     */
+    public function softened(array $alpha, array $colours, array $own, int $columns, int $rows, float $scale): array
+    {
+        $sigma = $this->soften * $scale;
+        $soft = [];
+        foreach (Gaussian::blur($alpha, $columns, $rows, $sigma) as $value) {
+            $soft[] = $value < 0.0 ? 0.0 : ($value > 1.0 ? 1.0 : $value);
+        }
+        $spread = [];
+        foreach ($colours as $channel) {
+            $weighted = [];
+            foreach ($channel as $at => $value) {
+                $weighted[] = $value * $alpha[$at];
+            }
+            $near = Gaussian::blur($weighted, $columns, $rows, $sigma);
+            $out = [];
+            foreach ($channel as $at => $value) {
+                $taken = $soft[$at] > self::NEXT_TO_NOTHING ? $near[$at] / $soft[$at] : $value;
+                $taken = $taken < 0.0 ? 0.0 : ($taken > 1.0 ? 1.0 : $taken);
+                $out[] = $taken + $own[$at] * ($value - $taken);
+            }
+            $spread[] = $out;
+        }
+
+        return [$soft, [$spread[0], $spread[1], $spread[2]]];
     }
 
     /**

@@ -41,7 +41,7 @@ final class Plates
         $placement = $plate->placement($picture->width(), $picture->height());
         $masks = $strip->cutOut();
 
-        return $masks === [] && ($plate->edge->isNone() || $picture->opaque())
+        return $masks === [] && ($plate->edge->isNone() || ($picture->opaque() && $plate->edge->soften <= 0))
             ? new PlatePlane($picture, $placement, $window)
             : new CutPlane($picture, $placement, $window, $masks, $plate->edge);
     }

@@ -153,3 +153,46 @@ it('takes at least half of the old background out of an edge', function (): void
     }
     expect($after)->toBeLessThan(0.25 * $before);
 });
+
+it('is exact on a star, wherever one stands', function (int $points, float $depth): void {
+    $size = 140;
+    $coverage = [];
+    for ($y = 0; $y < $size; $y++) {
+        for ($x = 0; $x < $size; $x++) {
+            [$dx, $dy] = [$x - 70.3, $y - 69.6];
+            $edge = 40 + $depth * cos($points * atan2($dy, $dx)) + 5 * sin(3 * atan2($dy, $dx));
+            $coverage[] = max(0.0, min(1.0, $edge - hypot($dx, $dy) + 0.5));
+        }
+    }
+    $found = Aumbrel\Core\Raster\Distance::signed($coverage, $size, $size);
+    // every piece of the half-covered line tried for every place; where a cell's corners cross, by linear interpolation
+    $pieces = [];
+    for ($y = 0; $y + 1 < $size; $y++) {
+        for ($x = 0; $x + 1 < $size; $x++) {
+            $corner = fn (int $i, int $j): float => $coverage[($y + $j) * $size + $x + $i] - 0.5;
+            $crossed = [];
+            foreach ([[0, 0, 1, 0], [1, 0, 1, 1], [0, 1, 1, 1], [0, 0, 0, 1]] as [$i0, $j0, $i1, $j1]) {
+                [$a, $b] = [$corner($i0, $j0), $corner($i1, $j1)];
+                if (($a >= 0) !== ($b >= 0)) {
+                    $crossed[] = [$x + $i0 + ($i1 - $i0) * $a / ($a - $b), $y + $j0 + ($j1 - $j0) * $a / ($a - $b)];
+                }
+            }
+            if (count($crossed) === 2) {
+                $pieces[] = [...$crossed[0], ...$crossed[1]];
+            }
+        }
+    }
+    $worst = 0.0;
+    for ($y = 1; $y < $size; $y += 5) {
+        for ($x = 2; $x < $size; $x += 4) {
+            $nearest = INF;
+            foreach ($pieces as [$x0, $y0, $x1, $y1]) {
+                $length = ($x1 - $x0) ** 2 + ($y1 - $y0) ** 2;
+                $share = $length > 0 ? max(0, min(1, (($x - $x0) * ($x1 - $x0) + ($y - $y0) * ($y1 - $y0)) / $length)) : 0;
+                $nearest = min($nearest, hypot($x - $x0 - $share * ($x1 - $x0), $y - $y0 - $share * ($y1 - $y0)));
+            }
+            $worst = max($worst, abs(abs($found[$y * $size + $x]) - $nearest));
+        }
+    }
+    expect($worst)->toBeLessThan(0.005);
+})->with([[7, 20.0], [5, 30.0], [19, 8.0]]);

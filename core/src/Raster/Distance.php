@@ -72,6 +72,8 @@ final class Distance
             self::sweepRow($all, $nearest, $squares, $row, $columns, 1, [-1]);
         }
 
+        self::walk($all, $nearest, $squares, $columns, $rows);
+
         return $squares;
     }
 
@@ -109,6 +111,86 @@ final class Distance
             $squares[$at] = $best;
             $nearest[$at] = $own;
         }
+    }
+
+    /**
+     * From the piece that was found along the border to nearer ones. Sweeps hand on only what is nearest somewhere: a piece
+     * whose region is thinner than a pixel is nearest nowhere, and lies beside one that is.
+     *
+     * @param  list<array{float, float, float, float, float}>  $pieces
+     * @param  array<int, int>  $nearest
+     * @param  array<int, float>  $squares
+     */
+    private static function walk(array $pieces, array $nearest, array &$squares, int $columns, int $rows): void
+    {
+        $beside = self::beside($pieces);
+        $pitch = $columns + 2;
+        $around = [0, -1, 1, -$pitch, $pitch];
+        for ($row = 0; $row < $rows; $row++) {
+            for ($column = 0, $at = ($row + 1) * $pitch + 1; $column < $columns; $column++, $at++) {
+                $own = $nearest[$at];
+                if ($nearest[$at - 1] === $own && $nearest[$at + 1] === $own && $nearest[$at - $pitch] === $own && $nearest[$at + $pitch] === $own) {
+                    // in the middle of a region nothing thin passes
+                    continue;
+                }
+                $best = $squares[$at];
+                $tried = -1;
+                foreach ($around as $offset) {
+                    $from = $nearest[$at + $offset];
+                    if ($from < 0 || $from === $tried) {
+                        continue;
+                    }
+                    $tried = $from;
+                    foreach ($beside[$from] as $number) {
+                        [$x0, $y0, $dx, $dy, $perSquare] = $pieces[$number];
+                        $share = (($column - $x0) * $dx + ($row - $y0) * $dy) * $perSquare;
+                        $share = $share < 0.0 ? 0.0 : ($share > 1.0 ? 1.0 : $share);
+                        $x = $column - $x0 - $share * $dx;
+                        $y = $row - $y0 - $share * $dy;
+                        $square = $x * $x + $y * $y;
+                        if ($square < $best) {
+                            $best = $square;
+                        }
+                    }
+                }
+                $squares[$at] = $best;
+            }
+        }
+    }
+
+    /**
+     * The pieces that go on from each one, two on either side where there are.
+     *
+     * @param  list<array{float, float, float, float, float}>  $pieces
+     * @return list<list<int>>
+     */
+    private static function beside(array $pieces): array
+    {
+        $ends = [];
+        foreach ($pieces as $number => [$x, $y, $dx, $dy]) {
+            $ends[self::place($x, $y)][] = $number;
+            $ends[self::place($x + $dx, $y + $dy)][] = $number;
+        }
+        $next = [];
+        foreach ($pieces as $number => [$x, $y, $dx, $dy]) {
+            $next[] = array_values(array_diff([...$ends[self::place($x, $y)], ...$ends[self::place($x + $dx, $y + $dy)]], [$number]));
+        }
+        $beside = [];
+        foreach ($next as $number => $ones) {
+            $all = $ones;
+            foreach ($ones as $one) {
+                array_push($all, ...$next[$one]);
+            }
+            $beside[] = array_values(array_diff(array_unique($all), [$number]));
+        }
+
+        return $beside;
+    }
+
+    /** Names a place; the ends of two pieces that meet are the same up to rounding. */
+    private static function place(float $x, float $y): string
+    {
+        return round($x * 1e6).' '.round($y * 1e6);
     }
 
     /** @param  array{float, float, float, float, float}  $piece */

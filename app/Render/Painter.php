@@ -17,7 +17,12 @@ use Aumbrel\Core\Scene\SceneError;
 /** Renders requests in this process; what it has read and computed stays for the next one. */
 final class Painter
 {
+    private const DOCUMENTS = 4;
+
     private readonly StoredPictures $pictures;
+
+    /** @var array<string, Scene> by the hash of their text, the latest last */
+    private array $documents = [];
 
     private readonly Renderer $renderer;
 
@@ -31,7 +36,7 @@ final class Painter
     public function paint(RenderRequest $request): PaintedReply
     {
         $this->pictures->showing($request->pictures);
-        $scene = $request->document();
+        $scene = $this->document($request->scene);
         $window = $request->window();
         $study = Study::tryFrom($request->kind);
         if ($study !== null) {
@@ -46,6 +51,17 @@ final class Painter
         $picture = $this->renderer->picture($scene, $window, below: $request->below);
 
         return new PaintedReply($picture->columns, $picture->rows, $picture->clipped, [], $picture->bytes);
+    }
+
+    /** The bands of a picture are of one scene, which is read once. */
+    private function document(SceneText $text): Scene
+    {
+        $key = $text->key();
+        if (! isset($this->documents[$key])) {
+            $this->documents = [...array_slice($this->documents, 1 - self::DOCUMENTS, null, true), $key => $text->document()];
+        }
+
+        return $this->documents[$key];
     }
 
     /** Forgets what there is no room for; called when a picture has been handed on. */

@@ -5,18 +5,19 @@ declare(strict_types=1);
 namespace App\Render;
 
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Scene\Scene;
 
-/** What a render process is asked for; travels as JSON. */
+/** What a render process is asked for; travels as a line of JSON, and behind it the scene. */
 final readonly class RenderRequest
 {
     public const PICTURE = 'picture';
 
     public const CONTRIBUTIONS = 'contributions';
 
+    public SceneText $scene;
+
     /**
      * @param  string  $kind  a picture, contributions, or a {@see Study} of the plate that is named first among the strips
-     * @param  array<string, mixed>  $scene  the document
+     * @param  array<string, mixed>|SceneText  $scene  the document
      * @param  array<string, string>  $pictures  stored pictures by their name in the scene
      * @param  array{float, float, float, float}  $window  x, y, width, height in scene pixels
      * @param  list<string>  $strips  whose contributions are wanted
@@ -25,7 +26,7 @@ final readonly class RenderRequest
      */
     public function __construct(
         public string $kind,
-        public array $scene,
+        array|SceneText $scene,
         public array $pictures,
         public array $window,
         public float $scale,
@@ -34,30 +35,29 @@ final readonly class RenderRequest
         public int $firstRow = 0,
         public ?int $rows = null,
     ) {
+        $this->scene = is_array($scene) ? SceneText::of($scene) : $scene;
     }
 
-    public static function fromJson(string $json): self
+    public static function unpack(string $packed): self
     {
-        /** @var array{kind: string, scene: array<string, mixed>, pictures: array<string, string>, window: array{float, float, float, float}, scale: float, strips: list<string>, below: string|null, firstRow: int, rows: int|null} $raw */
-        $raw = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
+        [$head, $scene] = explode("\n", $packed, 2) + [1 => ''];
+        /** @var array{kind: string, pictures: array<string, string>, window: array{float, float, float, float}, scale: float, strips: list<string>, below: string|null, firstRow: int, rows: int|null} $raw */
+        $raw = json_decode($head, true, 16, JSON_THROW_ON_ERROR);
 
-        return new self(...$raw);
+        return new self(...$raw, scene: SceneText::read($scene));
     }
 
-    public function toJson(): string
+    public function pack(): string
     {
-        return json_encode(get_object_vars($this), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE);
-    }
+        $head = array_diff_key(get_object_vars($this), ['scene' => 0]);
 
-    public function document(): Scene
-    {
-        return Scene::read($this->scene);
+        return json_encode($head, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE)."\n".$this->scene->text();
     }
 
     /** Strips and masks: what the work on a pixel goes by. */
     public function parts(): int
     {
-        return max(1, self::counted($this->scene['strips'] ?? []));
+        return max(1, self::counted($this->scene->fields()['strips'] ?? []));
     }
 
     public function window(): Window

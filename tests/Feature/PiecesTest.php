@@ -79,7 +79,7 @@ it('hands out one frame when it is quick, and the bands as they come when it is 
 
 it('tells in the stream what went wrong, since the answer has begun', function (): void {
     [$request, $painter] = pictureToPaint();
-    $broken = new RenderRequest($request->kind, [...$request->scene, 'strips' => [['id' => 'x', 'kind' => 'torch']]], [], $request->window, 1.0);
+    $broken = new RenderRequest($request->kind, [...$request->scene->fields(), 'strips' => [['id' => 'x', 'kind' => 'torch']]], [], $request->window, 1.0);
     $answer = new PictureAnswer(new Pieces(new PoolClient('/nowhere.sock'), $painter, $broken->bands([20, 20]), new Ticket(Priority::Settled, 'v', 1)), 40, []);
     ob_start();
     (new ReflectionMethod($answer, 'stream'))->invoke($answer, []);
@@ -97,4 +97,13 @@ it('streams what takes long', function (): void {
     $text = $response->baseResponse instanceof StreamedResponse ? $response->streamedContent() : $response->getContent();
     $frames = framesOf($text);
     expect(array_sum(array_map(fn (array $frame): int => $frame['head']['rows'] ?? 0, $frames)))->toBe(640)->and(end($frames)['head']['done'])->toBeTrue();
+});
+
+it('travels as a line and the scene, which is written once for all bands', function (): void {
+    [$request] = pictureToPaint();
+    $bands = $request->bands([100, 140]);
+    $back = App\Render\RenderRequest::unpack($bands[1]->pack());
+    expect($back->scene->fields())->toEqual($request->scene->fields())->and($back->scene->key())->toBe($request->scene->key())
+        ->and([$back->firstRow, $back->rows, $back->window, $back->scale, $back->pictures])->toEqual([100, 140, $request->window, 6.0, $request->pictures])
+        ->and($bands[0]->scene)->toBe($bands[1]->scene)->and($back->scene->document()->toArray())->toEqual($request->scene->document()->toArray());
 });

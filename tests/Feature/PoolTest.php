@@ -95,7 +95,7 @@ it('drops what a newer request has made needless', function (): void {
 });
 
 it('withdraws while it renders what nobody waits for any more, and renders no row twice', function (): void {
-    $request = asked(addSpot(addSpot(aScene())), 60.0);
+    $request = asked(addSpot(addSpot(aScene())), 40.0);
     $pool = pool();
     $rows = $request->window()->rows;
     $bands = $request->bands(array_fill(0, 8, intdiv($rows, 8)));
@@ -157,7 +157,7 @@ it('lives through a rest that is longer than the time-out of sockets', function 
 it('says what is wrong with a scene, and is not reached when it does not run', function (): void {
     $request = asked(aScene());
     $pool = pool();
-    $broken = new RenderRequest($request->kind, [...$request->scene, 'strips' => [['id' => 'x', 'kind' => 'torch']]], [], $request->window, 1.0);
+    $broken = new RenderRequest($request->kind, [...$request->scene->fields(), 'strips' => [['id' => 'x', 'kind' => 'torch']]], [], $request->window, 1.0);
     expect(fn () => whole($pool, [$broken], ticket(Priority::Settled, 'v', 1)))->toThrow(SceneError::class, 'torch');
     expect((new PoolClient('/nowhere.sock'))->begin([$request], ticket(Priority::Settled, 'v', 1)))->toBeNull();
 });
@@ -167,7 +167,7 @@ it('keeps each process below its limit of memory', function (): void {
     // what is needed for one picture fits, what is kept of many does not
     $painter = new Painter(config('aumbrel.kernels'), config('aumbrel.pictures'), config('aumbrel.shapes'), $limit = memory_get_usage() + 80 * 1024 * 1024);
     foreach (range(1, 12) as $k) {
-        $painter->paint(new RenderRequest($request->kind, $request->scene, $request->pictures, [$k / 3, 0.0, 60.0, 40.0], 12.0, below: $request->scene['strips'][1]['id']));
+        $painter->paint(new RenderRequest($request->kind, $request->scene, $request->pictures, [$k / 3, 0.0, 60.0, 40.0], 12.0, below: $request->scene->fields()['strips'][1]['id']));
         $painter->tidy();
         expect(memory_get_usage())->toBeLessThan($limit);
     }

@@ -22,7 +22,7 @@ final readonly class PoolClient
         $lines = [];
         foreach ($bands as $at => $band) {
             $line = $this->line();
-            if ($line === null || ! Frame::send($line, $ticket->part($at)->toJson()) || ! Frame::send($line, $band->toJson())) {
+            if ($line === null || ! Frame::send($line, $ticket->part($at)->toJson()) || ! Frame::send($line, $band->pack())) {
                 return null;
             }
             $lines[$at] = $line;

@@ -83,7 +83,7 @@ final class RenderProcess implements Watch
     {
         try {
             $this->step();
-            $reply = $painter->paint(RenderRequest::fromJson($payload));
+            $reply = $painter->paint(RenderRequest::unpack($payload));
 
             return Answer::Painted->value.$reply->worked($this->rows)->pack();
         } catch (Withdrawn) {

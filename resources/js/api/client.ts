@@ -155,7 +155,7 @@ export type PictureHead = {
     dropped?: boolean;
 } & Partial<Noticed>;
 
-export type ContributionHead = { columns: number; rows: number; strips: string[] };
+export type ContributionHead = { columns: number; rows: number; strips: string[]; problem?: string };
 
 export type Placing = { kind: string; centre: Point; span: number; above?: string | null };
 
@@ -173,7 +173,12 @@ export const api = {
     picture: async (id: string, looked: Looked, signal: AbortSignal, onFrame: (frame: Frame<PictureHead>) => void) => frames<PictureHead>(await ask('POST', `scenes/${id}/picture`, looked, { signal }), onFrame),
     contributions: async (id: string) => {
         let found: Frame<ContributionHead> | null = null as Frame<ContributionHead> | null;
-        await frames<ContributionHead>(await ask('POST', `scenes/${id}/contributions`), (frame) => (found = frame.head.strips ? frame : found));
+        await frames<ContributionHead>(await ask('POST', `scenes/${id}/contributions`), (frame) => {
+            if (frame.head.problem) {
+                throw new Refused(422, frame.head.problem);
+            }
+            found = frame.head.strips ? frame : found;
+        });
         return found;
     },
     revision: (id: string) => json<{ revision: number }>('GET', `scenes/${id}/revision`).then((reply) => reply.revision),

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { waiting } from '../ui/words';
 import { useWaiting } from './outbox';
 
 /** Nothing is said of what is written within this time. */
@@ -16,7 +17,7 @@ export function Waits() {
     const shown = waits && (isLong || reason !== null);
     return (
         <p role="status" aria-live="polite" data-testid="waits" className="ml-3 max-w-[420px] truncate text-warm" title={shown ? [reason, ...labels].filter(Boolean).join('\n') : undefined}>
-            {shown && (labels.length === 1 ? `"${labels[0]}" waits to be written` : `${labels.length} changes wait to be written`)}
+            {shown && waiting(labels)}
         </p>
     );
 }

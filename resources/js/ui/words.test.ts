@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { ago, figure, megabytes } from './words';
+import { ago, figure, megabytes, waiting } from './words';
 
 test('numbers are shown with as many decimals as their step, and a proper minus', () => {
     expect(figure(-0.5, 0.05, true)).toBe('−0.50');
@@ -17,4 +17,9 @@ test('times and sizes are said in words', () => {
     expect(megabytes(900)).toBe('1 kB');
     expect(megabytes(0)).toBe('0 kB');
     expect(megabytes(12_345_000_000)).toBe('12.3 GB');
+});
+
+test('what waits is named, or counted', () => {
+    expect(waiting(['Fade'])).toBe('"Fade" waits to be written');
+    expect(waiting(['Fade', 'Reveal', 'Target'])).toBe('3 changes wait to be written');
 });

@@ -25,6 +25,11 @@ export function figure(value: number, step: number, signed = false): string {
     return (value < 0 && !isZero ? '−' : signed && value > 0 && !isZero ? '+' : '') + text;
 }
 
+/** What is said of changes that are not written yet. */
+export function waiting(labels: string[]): string {
+    return labels.length === 1 ? `"${labels[0]}" waits to be written` : `${labels.length} changes wait to be written`;
+}
+
 export function megabytes(bytes: number): string {
     if (bytes >= 1e9) {
         return `${(bytes / 1e9).toFixed(1)} GB`;

@@ -90,6 +90,8 @@ final class ShapeStore
         }
         $writer->finish();
         file_put_contents("{$aside}/shape.json", json_encode(['width' => $shape->width, 'height' => $shape->height, 'level' => $shape->level], JSON_THROW_ON_ERROR));
+        // one that lies there and could not be read is damaged
+        self::remove("{$this->folder}/{$name}");
         @rename($aside, "{$this->folder}/{$name}");
 
         return $this->read($name) ?? throw new NotKept('a shape');
@@ -100,8 +102,13 @@ final class ShapeStore
         $folders = glob("{$this->folder}/*", GLOB_ONLYDIR) ?: [];
         usort($folders, static fn (string $one, string $other): int => (int) @filemtime($other) <=> (int) @filemtime($one));
         foreach (array_slice($folders, self::MOST) as $old) {
-            array_map(static fn (string $file): bool => @unlink($file), glob("{$old}/*") ?: []);
-            @rmdir($old);
+            self::remove($old);
         }
+    }
+
+    private static function remove(string $folder): void
+    {
+        array_map(static fn (string $file): bool => @unlink($file), glob("{$folder}/*") ?: []);
+        @rmdir($folder);
     }
 }

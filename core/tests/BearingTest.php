@@ -182,3 +182,16 @@ it('lights the sphere as Lambert says', function (): void {
     expect(strlen($bytes))->toBe(64 * 64 * 4)->and($grey(32, 2))->toBeGreaterThan(220)->and($grey(32, 40))->toBe($grey(32, 60))->and(ord($bytes[3]))->toBe(0)
         ->and($grey(32, 16) / 255)->toEqualWithDelta(Srgb::encode(0.06 + 0.74 * (1 - 16.5 / 32)), 0.01);
 });
+
+it('knows how far off it may be: of its errors most lie within the spread, nearly all within twice', function (): void {
+    $within = $twice = $count = 0;
+    foreach ([...estimates('clean'), ...estimates('hard')] as ['truth' => $truth, 'found' => $found]) {
+        if ($found->bearing !== null && abs($truth->elevation) < 60) {
+            $error = abs(fmod($found->bearing->azimuth - $truth->azimuth + 900, 360) - 180);
+            $within += $error <= $found->spread ? 1 : 0;
+            $twice += $error <= 2 * $found->spread ? 1 : 0;
+            $count++;
+        }
+    }
+    expect($within / $count)->toBeGreaterThan(0.55)->and($twice / $count)->toBeGreaterThan(0.8);
+});

@@ -41,6 +41,15 @@ final class OutlineEstimate
     /** Materials that take up less than this share of the largest one are left out. */
     private const LEAST_SHARE = 0.12;
 
+    /** How much of what outline and inside are apart counts as spread. */
+    private const APART = 0.4;
+
+    /** Degrees that a body turns the estimate of which one light explains nothing; set on bodies of known light. */
+    private const MISFIT = 15.0;
+
+    /** Blocks along a side of the small copy: what is drawn again when the inside is resampled. */
+    private const BLOCK = 10;
+
     public static function of(LitBody $body): Estimate
     {
         $signed = Distance::signed($body->alpha, $body->columns, $body->rows);
@@ -63,7 +72,7 @@ final class OutlineEstimate
 
     /**
      * @param  list<list<array{float, float, float, float, float}>>  $contour  by material: normal (y up), 1 for the lift, brightness as a share of the material's mean, stretch
-     * @param  list<list<array{float, float, float, float, float}>>  $inside  by material: normal (y up, z toward the viewer), brightness likewise, 0
+     * @param  list<list<array{float, float, float, float, float}>>  $inside  by material: normal (y up, z toward the viewer), brightness likewise, block
      */
     private function __construct(private readonly array $contour, private readonly array $inside)
     {
@@ -72,9 +81,17 @@ final class OutlineEstimate
     private function estimate(): Estimate
     {
         $azimuth = $this->azimuth();
-        [$bearing, $insideExplained] = $this->inSpace($azimuth);
-        $spread = $this->spread($azimuth);
-        $confidence = self::confidence($insideExplained, $spread, (new Bearing($azimuth, $bearing->elevation))->angleTo($bearing));
+        [$dome, $insideExplained] = $this->inSpace($azimuth);
+        $contourSpread = self::spread($this->contour, $azimuth);
+        $domeSpread = self::spread($this->inside, $dome->azimuth);
+        // each counts by its own uncertainty; where they are apart, neither is as sure as it thinks
+        $apart = fmod($dome->azimuth - $azimuth + 540, 360) - 180;
+        $share = $contourSpread ** 2 / ($contourSpread ** 2 + $domeSpread ** 2);
+        $bearing = new Bearing($azimuth + $share * $apart, $dome->elevation);
+        $drawn = max(1.0, hypot($contourSpread * $domeSpread / hypot($contourSpread, $domeSpread), self::APART * $apart));
+        // what one light leaves unexplained (a second one, patches) turns both alike, and drawing again does not show it
+        $spread = hypot($drawn, self::MISFIT * sqrt(1 - $insideExplained));
+        $confidence = self::confidence($insideExplained, $drawn, (new Bearing($azimuth, $dome->elevation))->angleTo($dome));
 
         return $confidence < self::LEAST_CONFIDENCE
             ? Estimate::refused('The shading does not agree with one light: the estimate would be a guess. Draw a shadow line, or turn the sphere by hand.', $confidence)
@@ -266,29 +283,38 @@ final class OutlineEstimate
     }
 
     /**
-     * The 68 % half-width of azimuths from stretches of the outline drawn at random, with repetition.
+     * The 68 % half-width of azimuths from stretches drawn at random, with repetition: of the outline, or of the inside.
+     *
+     * @param  list<list<array{float, float, float, float, float}>>  $all
      */
-    private function spread(float $azimuth): float
+    private static function spread(array $all, float $azimuth): float
     {
+        [$cx, $cy] = [cos(deg2rad($azimuth)), sin(deg2rad($azimuth))];
+        // each stretch as the sums that a straight fit on its lit part takes, so that drawing it is adding them
         $stretches = [];
-        foreach (array_merge(...$this->contour) as $point) {
-            $stretches[(int) $point[4]][] = $point;
+        foreach (array_merge(...$all) as [$x, $y, $z, $brightness, $stretch]) {
+            $sums = $stretches[(int) $stretch] ?? array_fill(0, 14, 0.0);
+            if ($x * $cx + $y * $cy >= -0.1) {
+                foreach ([1.0, $x, $y, $z, $x * $x, $x * $y, $x * $z, $y * $y, $y * $z, $z * $z, $brightness, $x * $brightness, $y * $brightness, $z * $brightness] as $k => $value) {
+                    $sums[$k] += $value;
+                }
+            }
+            $stretches[(int) $stretch] = $sums;
         }
         $stretches = array_values($stretches);
+        $count = count($stretches);
         $away = [];
         $random = 12345;
         for ($k = 0; $k < self::RESAMPLES; $k++) {
-            $points = [];
-            for ($n = count($stretches); $n > 0; $n--) {
+            $sums = array_fill(0, 14, 0.0);
+            for ($n = $count; $n > 0; $n--) {
                 $random = ($random * 1103515245 + 12345) % 2147483648;
-                foreach ($stretches[intdiv($random, 65536) % count($stretches)] as $at => $point) {
-                    if ($at % 3 === 0) {
-                        $points[] = $point;
-                    }
+                foreach ($stretches[intdiv($random, 65536) % $count] as $at => $value) {
+                    $sums[$at] += $value;
                 }
             }
-            $found = self::quickAzimuth($points, $azimuth);
-            $away[] = abs(fmod($found - $azimuth + 540, 360) - 180);
+            $found = self::quickAzimuth($sums) ?? $azimuth + 180;
+            $away[] = abs(fmod($found - $azimuth + 900, 360) - 180);
         }
         sort($away);
 
@@ -296,38 +322,27 @@ final class OutlineEstimate
     }
 
     /**
-     * The azimuth of a resample: the gradient of a straight fit on its lit part.
+     * The azimuth of a resample: the gradient of a straight fit on its lit part; null when nothing tells it.
      *
-     * @param  list<array{float, float, float, float, float}>  $points
+     * @param  list<float>  $sums  as in {@see self::spread()}
      */
-    private static function quickAzimuth(array $points, float $near): float
+    private static function quickAzimuth(array $sums): ?float
     {
-        [$cx, $cy] = [cos(deg2rad($near)), sin(deg2rad($near))];
-        $n = $x = $y = $xx = $xy = $yy = $b = $xb = $yb = 0.0;
-        foreach ($points as [$nx, $ny, , $brightness]) {
-            if ($nx * $cx + $ny * $cy < -0.1) {
-                continue;
-            }
-            $n++;
-            $x += $nx;
-            $y += $ny;
-            $xx += $nx * $nx;
-            $xy += $nx * $ny;
-            $yy += $ny * $ny;
-            $b += $brightness;
-            $xb += $nx * $brightness;
-            $yb += $ny * $brightness;
-        }
+        [$n, $x, $y, $z, $xx, $xy, $xz, $yy, $yz, $zz, $b, $xb, $yb, $zb] = $sums;
         if ($n < 8) {
-            return $near + 180;
+            return null;
         }
-        [$sxx, $sxy, $syy, $sxb, $syb] = [$xx - $x * $x / $n, $xy - $x * $y / $n, $yy - $y * $y / $n, $xb - $x * $b / $n, $yb - $y * $b / $n];
-        $determinant = $sxx * $syy - $sxy * $sxy;
-        if ($determinant < 1e-9) {
-            return $near + 180;
+        [$xx, $xy, $xz] = [$xx - $x * $x / $n, $xy - $x * $y / $n, $xz - $x * $z / $n];
+        [$yy, $yz, $zz] = [$yy - $y * $y / $n, $yz - $y * $z / $n, $zz - $z * $z / $n];
+        [$xb, $yb, $zb] = [$xb - $x * $b / $n, $yb - $y * $b / $n, $zb - $z * $b / $n];
+        if ($zz > 1e-9 * $n) {
+            // what the third component explains is taken out first; along the outline it is the same everywhere
+            [$xx, $xy, $yy] = [$xx - $xz * $xz / $zz, $xy - $xz * $yz / $zz, $yy - $yz * $yz / $zz];
+            [$xb, $yb] = [$xb - $xz * $zb / $zz, $yb - $yz * $zb / $zz];
         }
+        $determinant = $xx * $yy - $xy * $xy;
 
-        return rad2deg(atan2(($sxx * $syb - $sxy * $sxb) / $determinant, ($syy * $sxb - $sxy * $syb) / $determinant));
+        return $determinant < 1e-9 ? null : rad2deg(atan2($xx * $yb - $xy * $xb, $yy * $xb - $xy * $yb));
     }
 
     /**
@@ -403,7 +418,8 @@ final class OutlineEstimate
             $x = ($heights[$at - 1] ** 2 - $heights[$at + 1] ** 2) / 2;
             $y = ($heights[$at + $columns] ** 2 - $heights[$at - $columns] ** 2) / 2;
             $length = sqrt($x * $x + $y * $y + 4 * $h * $h);
-            $found[$materials[$at]][] = [$x / $length, $y / $length, 2 * $h / $length, $brightness[$at], 0.0];
+            $block = intdiv(intdiv($at, $columns), self::BLOCK) * 4096 + intdiv($at % $columns, self::BLOCK);
+            $found[$materials[$at]][] = [$x / $length, $y / $length, 2 * $h / $length, $brightness[$at], (float) $block];
         }
 
         return $seen < self::FEWEST_POINTS ? [] : self::byMaterial($found);

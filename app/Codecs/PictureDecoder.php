@@ -24,12 +24,13 @@ final class PictureDecoder
 
     /**
      * @param  string  $folder  becomes the packed picture
+     * @param  PictureHead|null  $head  what the file says of itself, where that was read already
      *
      * @throws UnreadablePicture
      */
-    public function decode(string $path, string $name, string $folder): PictureHead
+    public function decode(string $path, string $name, string $folder, ?PictureHead $head = null): void
     {
-        $head = PictureHead::read($path, $name);
+        $head ??= PictureHead::read($path, $name);
         $this->checkData($head, $path, $name);
         try {
             $image = new Imagick;
@@ -48,8 +49,6 @@ final class PictureDecoder
                 ? new UnreadablePicture(sprintf("%s has %d megapixels, for which a limit of this machine's imaging library is too low (memory, disk or time; docs/deployment.md says how to raise it). The file itself may be sound.", $name, round($head->width * $head->height / 1e6)), previous: $error)
                 : $this->damaged($name, $error);
         }
-
-        return $head;
     }
 
     private function damaged(string $name, ?Throwable $previous = null): UnreadablePicture
@@ -135,16 +134,5 @@ final class PictureDecoder
             $band->clear();
         }
         $writer->finish();
-    }
-
-    /** Removes a folder that did not become a picture. */
-    public static function discard(string $folder): void
-    {
-        try {
-            array_map('unlink', glob("{$folder}/*") ?: []);
-            @rmdir($folder);
-        } catch (Throwable) {
-            // what is left is swept with the next start
-        }
     }
 }

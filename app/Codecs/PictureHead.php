@@ -60,12 +60,6 @@ final readonly class PictureHead
         return $head;
     }
 
-    /** Whether its rows become columns when it is turned upright. */
-    public function isTurned(): bool
-    {
-        return $this->orientation >= 5;
-    }
-
     private function checkSize(string $name): void
     {
         if ($this->width * $this->height > Scene::MOST_PIXELS || max($this->width, $this->height) > Scene::LARGEST_SIDE) {

@@ -6,6 +6,7 @@ namespace App\CommandLine;
 
 use App\Codecs\PictureDecoder;
 use App\Codecs\UnreadablePicture;
+use App\Files\Folder;
 use Aumbrel\Core\Plate\PackedPicture;
 use Aumbrel\Core\Plate\PictureShelf;
 use Aumbrel\Core\Plate\PictureSource;
@@ -41,7 +42,7 @@ final class FilePictures implements PictureShelf
             } catch (UnreadablePicture $problem) {
                 throw new SceneError('picture', $problem->getMessage());
             } finally {
-                PictureDecoder::discard($aside);
+                Folder::remove($aside);
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\CommandLine;
 
+use App\Files\Folder;
 use App\Models\Picture;
 use App\Models\Scene as SceneRow;
 use App\Render\StoredPictures;
@@ -19,8 +20,6 @@ use Illuminate\Foundation\Application;
 /** A scene as a command names it, a file or the id of a stored one, and where its pictures are. */
 final readonly class NamedScene
 {
-    private const LARGEST_FILE = 64 * 1024 * 1024;
-
     private function __construct(public Scene $scene, public PictureShelf $pictures)
     {
     }
@@ -39,7 +38,7 @@ final readonly class NamedScene
 
     private static function fromFile(string $path): self
     {
-        if ((int) filesize($path) > self::LARGEST_FILE) {
+        if ((int) filesize($path) > PackedScene::LARGEST_SCENE) {
             throw new Problem("{$path} is too large for a scene file");
         }
         try {
@@ -57,8 +56,7 @@ final readonly class NamedScene
         $owner = getmypid();
         register_shutdown_function(static function () use ($folder, $owner): void {
             if (getmypid() === $owner) {
-                array_map('unlink', glob("{$folder}/*") ?: []);
-                @rmdir($folder);
+                Folder::remove($folder);
             }
         });
         try {

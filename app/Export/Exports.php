@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Export;
 
 use App\Faults\ExportStopped;
+use App\Files\Folder;
 use App\Models\Export;
 use App\Models\Scene;
 use App\Scenes\SceneStore;
@@ -78,10 +79,10 @@ final readonly class Exports
     public function discard(Export $export): void
     {
         $path = $this->path($export);
-        foreach ([...glob("{$path}.scene/*") ?: [], ...glob("{$path}.*.rows") ?: [], ...array_filter(glob("{$path}.*") ?: [], is_file(...))] as $file) {
+        Folder::remove("{$path}.scene");
+        foreach (array_filter(glob("{$path}.*") ?: [], is_file(...)) as $file) {
             @unlink($file);
         }
-        @rmdir("{$path}.scene");
     }
 
     /** Numbers of processes are used again, so it is looked whether the group still renders this export. */

@@ -58,11 +58,10 @@ final readonly class PictureAnswer
         return new StreamedResponse(fn () => $this->stream($came), 200, [...self::HEADERS, 'X-Pieces' => 'yes']);
     }
 
-    /** @param  list<Piece>  $pieces */
+    /** @param  non-empty-list<Piece>  $pieces */
     private function whole(array $pieces): string
     {
-        usort($pieces, static fn (Piece $one, Piece $other): int => $one->firstRow <=> $other->firstRow);
-        $painted = PaintedReply::joined(array_map(static fn (Piece $piece): PaintedReply => $piece->painted, $pieces ?: [new Piece(0, new PaintedReply(0, 0, 0, [], ''))]));
+        $painted = Piece::joined($pieces);
 
         return self::frame([...$this->head, ...self::about($painted, 0, $this->rows), 'done' => true, 'clipped' => $painted->clipped], $painted->bytes);
     }

@@ -74,7 +74,7 @@ final class Pieces
 
     private function askAgain(): void
     {
-        if (max(0, ...array_intersect_key($this->tries, $this->left)) > self::TRIES || $this->left === []) {
+        if (max(0, ...array_intersect_key($this->tries, $this->left)) > self::TRIES) {
             throw RenderStopped::early();
         }
         $this->waiting = $this->pool->begin($this->left, $this->ticket);

@@ -35,18 +35,15 @@ final readonly class RenderService
     public function render(RenderRequest $request, Ticket $ticket): PaintedReply|Dropped
     {
         $pieces = $this->pieces($request, $ticket);
-        $painted = [];
+        $came = [];
         while (! $pieces->isDone()) {
-            $came = $pieces->take(self::LOOK_SECONDS);
-            if ($came instanceof Dropped) {
-                return $came;
+            $taken = $pieces->take(self::LOOK_SECONDS);
+            if ($taken instanceof Dropped) {
+                return $taken;
             }
-            foreach ($came as $piece) {
-                $painted[$piece->firstRow] = $piece->painted;
-            }
+            array_push($came, ...$taken);
         }
-        ksort($painted);
 
-        return $painted === [] ? new Dropped : PaintedReply::joined(array_values($painted));
+        return Piece::joined($came);
     }
 }

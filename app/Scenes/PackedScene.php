@@ -15,10 +15,11 @@ final class PackedScene
 
     private const MOST_ENTRIES = 400;
 
-    /** Bytes that come out of it in all, and out of its scene file. */
+    /** Bytes that come out of it in all. */
     private const MOST_BYTES = 4 * 1024 ** 3;
 
-    private const LARGEST_SCENE = 64 * 1024 ** 2;
+    /** Bytes of a scene file, packed or not. */
+    public const LARGEST_SCENE = 64 * 1024 ** 2;
 
     private const CHUNK = 1 << 18;
 

@@ -8,6 +8,7 @@ use App\Codecs\PictureDecoder;
 use App\Codecs\PictureHead;
 use App\Codecs\UnreadablePicture;
 use App\Faults\DiskFull;
+use App\Files\Folder;
 use App\Models\Picture;
 use Aumbrel\Core\Plate\PackedPicture;
 use LogicException;
@@ -29,7 +30,7 @@ final readonly class PictureLibrary
         $head = PictureHead::read($path, $name);
         $id = (string) hash_file('sha256', $path);
         if (! is_file($this->path($id).'/picture.json')) {
-            $this->unpack($path, $name, $this->path($id));
+            $this->unpack($path, $name, $this->path($id), $head);
         }
         if (! is_file($this->path($id).'/original')) {
             $this->keep($path, $this->path($id).'/original');
@@ -48,16 +49,16 @@ final readonly class PictureLibrary
     }
 
     /** @throws UnreadablePicture */
-    private function unpack(string $path, string $name, string $folder): void
+    private function unpack(string $path, string $name, string $folder, PictureHead $head): void
     {
         $aside = $folder.'.'.bin2hex(random_bytes(6));
         try {
-            $this->decoder->decode($path, $name, $aside);
+            $this->decoder->decode($path, $name, $aside, $head);
             if (! @rename($aside, $folder) && ! is_file("{$folder}/picture.json")) {
                 throw DiskFull::writing('The picture');
             }
         } finally {
-            PictureDecoder::discard($aside);
+            Folder::remove($aside);
         }
     }
 

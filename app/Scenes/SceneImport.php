@@ -15,8 +15,6 @@ use Aumbrel\Core\Scene\SceneError;
 /** Stores a scene file with the pictures that lie beside it, or a packed scene. */
 final readonly class SceneImport
 {
-    private const LARGEST_FILE = 64 * 1024 ** 2;
-
     public function __construct(private SceneStore $store, private PictureLibrary $library)
     {
     }
@@ -54,7 +52,7 @@ final readonly class SceneImport
     /** @param  callable(string): string  $place  of a picture by its name */
     private function fromSceneFile(string $file, callable $place): Scene
     {
-        if ((int) @filesize($file) > self::LARGEST_FILE) {
+        if ((int) @filesize($file) > PackedScene::LARGEST_SCENE) {
             throw new SceneError('', 'a scene file has at most 64 MB');
         }
         $document = Document::fromJson((string) @file_get_contents($file));

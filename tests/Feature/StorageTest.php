@@ -83,8 +83,8 @@ it('takes in again what it has packed, by the wall and by the command line', fun
     expect($this->get("/api/scenes/{$again['id']}/file")->getContent())->toBe($this->get("/api/scenes/{$scene['id']}/file")->getContent());
     $data = new OwnData;
     $this->beforeApplicationDestroyed(fn () => $data->remove());
-    $said = shell_exec(implode(' ', array_map(fn (string $name, string $value): string => "{$name}=".escapeshellarg($value), array_keys($data->environment()), $data->environment())).' '.escapeshellarg(base_path('bin/aumbrel')).' store '.escapeshellarg($file).' 2>&1');
-    expect(trim((string) $said))->toMatch('/^[0-9a-z]{26}$/')->and($data->run('echo app(App\Scenes\SceneStore::class)->flat(App\Models\Scene::query()->findOrFail($argv[1]))->scene["title"];', trim((string) $said)))->toBe($scene['title']);
+    $said = $data->say(base_path('bin/aumbrel'), 'store', $file);
+    expect(trim($said))->toMatch('/^[0-9a-z]{26}$/')->and($data->run('echo app(App\Scenes\SceneStore::class)->flat(App\Models\Scene::query()->findOrFail($argv[1]))->scene["title"];', trim($said)))->toBe($scene['title']);
     expect(Scene::query()->count())->toBe(2)->and(glob(config('aumbrel.temporary').'/*', GLOB_ONLYDIR))->toBe([]);
 });
 

@@ -42,25 +42,25 @@ final class OwnData
     /** Runs one of the small programs of these tests with the application started; gives what it prints. */
     public function run(string $code, string ...$words): string
     {
-        $file = "{$this->root}/".bin2hex(random_bytes(4)).'.php';
-        file_put_contents($file, self::program($code));
-        exec(implode(' ', [...array_map(static fn (string $name, string $value): string => "{$name}=".escapeshellarg($value), array_keys($this->environment()), $this->environment()), escapeshellarg(PHP_BINARY), $file, ...array_map(escapeshellarg(...), $words), '2>&1']), $lines);
-
-        return implode("\n", $lines);
+        return $this->say(PHP_BINARY, $this->program($code), ...$words);
     }
 
     /** @return resource */
     public function runBeside(string $code, string $out, string ...$words)
     {
-        $file = "{$this->root}/".bin2hex(random_bytes(4)).'.php';
-        file_put_contents($file, self::program($code));
-
-        return $this->start([PHP_BINARY, $file, ...$words], out: $out);
+        return $this->start([PHP_BINARY, $this->program($code), ...$words], out: $out);
     }
 
     public function artisan(string ...$words): string
     {
-        exec(implode(' ', [...array_map(static fn (string $name, string $value): string => "{$name}=".escapeshellarg($value), array_keys($this->environment()), $this->environment()), escapeshellarg(PHP_BINARY), escapeshellarg(base_path('artisan')), ...array_map(escapeshellarg(...), $words), '2>&1']), $lines);
+        return $this->say(PHP_BINARY, base_path('artisan'), ...$words);
+    }
+
+    /** Runs a command on this data; gives what it prints, complaints too. */
+    public function say(string ...$command): string
+    {
+        $environment = array_map(static fn (string $name, string $value): string => "{$name}=".escapeshellarg($value), array_keys($this->environment()), $this->environment());
+        exec(implode(' ', [...$environment, ...array_map(escapeshellarg(...), $command), '2>&1']), $lines);
 
         return implode("\n", $lines);
     }
@@ -70,13 +70,17 @@ final class OwnData
         Remove::remove($this->root);
     }
 
-    private static function program(string $code): string
+    /** Writes a small program that begins with the application started. */
+    private function program(string $code): string
     {
-        return '<?php require '.var_export(base_path('vendor/autoload.php'), true).'; $app = require '.var_export(base_path('bootstrap/app.php'), true).'; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+        $file = "{$this->root}/".bin2hex(random_bytes(4)).'.php';
+        file_put_contents($file, '<?php require '.var_export(base_path('vendor/autoload.php'), true).'; $app = require '.var_export(base_path('bootstrap/app.php'), true).'; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
             function ask(string $method, string $path, array $body = [], array $headers = []): array { $request = Illuminate\Http\Request::create("http://127.0.0.1{$path}", $method, [], [], [], ["CONTENT_TYPE" => "application/json", "HTTP_ACCEPT" => "application/json"], json_encode($body));
                 foreach ($headers as $name => $value) { $request->headers->set($name, $value); }
                 $request->headers->set("X-Test", "1"); $kernel = app(Illuminate\Contracts\Http\Kernel::class); $response = $kernel->handle($request); return ["status" => $response->getStatusCode(), "says" => json_decode((string) $response->getContent(), true)]; }
             app()->bind(Illuminate\Foundation\Http\Middleware\ValidateCsrfToken::class, fn () => new class { public function handle($request, $next) { return $next($request); } });
-            '.$code;
+            '.$code);
+
+        return $file;
     }
 }

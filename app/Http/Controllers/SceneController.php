@@ -44,14 +44,13 @@ final class SceneController
     public function store(Request $request, NewScene $new, SceneImport $import, PictureLibrary $library): JsonResponse
     {
         $file = Upload::of($request);
-        $scene = match (true) {
-            PackedScene::isOne($file->path) => $import->fromFile($file->path),
-            SceneImport::isSceneFile($file->path) => $import->fromParts($file->path, Upload::beside($request)),
-            default => $new->of($file),
+        [$scene, $notice] = match (true) {
+            PackedScene::isOne($file->path) => [$import->fromFile($file->path), null],
+            SceneImport::isSceneFile($file->path) => [$import->fromParts($file->path, Upload::beside($request)), null],
+            default => [$new->of($file), $library->notice($file->path, $file->name)],
         };
-        $isPicture = ! PackedScene::isOne($file->path) && ! SceneImport::isSceneFile($file->path);
 
-        return new JsonResponse([...$this->state->of($scene), 'notice' => $isPicture ? $library->notice($file->path, $file->name) : null], 201);
+        return new JsonResponse([...$this->state->of($scene), 'notice' => $notice], 201);
     }
 
     public function show(Scene $scene): JsonResponse

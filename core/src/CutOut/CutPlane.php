@@ -94,13 +94,10 @@ final readonly class CutPlane implements SeenPlate
         if ($this->edge->soften > 0) {
             [$shape, $colours] = $this->edge->softened($shape, $colours ?? $this->coloursOf($pixels, $seen), $own, $columns, $rows, $scale);
         }
-        if ($this->edge->unstain > 0 && $colours !== null) {
-            $clean = Unstain::colours($colours, $shape, $this->picture->opaque() ? null : $own, $columns, $rows, $scale);
+        if ($colours !== null && ($this->edge->soften > 0 || $this->edge->unstain > 0)) {
+            $clean = $this->edge->unstain > 0 ? Unstain::colours($colours, $shape, $this->picture->opaque() ? null : $own, $columns, $rows, $scale) : $colours;
 
             return $this->packed($shape, $colours, $clean, $margin, $columns);
-        }
-        if ($this->edge->soften > 0 && $colours !== null) {
-            return $this->packed($shape, $colours, $colours, $margin, $columns);
         }
 
         return $seen->bits() === 8 ? $this->packedFrom8($shape, $pixels, $margin, $columns) : $this->packedFrom16($shape, $pixels, $margin, $columns);

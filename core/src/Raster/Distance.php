@@ -92,6 +92,7 @@ final class Distance
         for ($n = 0, $at = ($row + 1) * ($columns + 2) + $column + 1; $n < $columns; $n++, $at += $way, $column += $way) {
             $best = $squares[$at];
             $own = $nearest[$at];
+            // the distance is written out, not called: this runs for every pixel of the plane four times
             foreach ($neighbours as $offset) {
                 $number = $nearest[$at + $offset];
                 if ($number < 0 || $number === $own) {
@@ -142,15 +143,7 @@ final class Distance
                     }
                     $tried = $from;
                     foreach ($beside[$from] as $number) {
-                        [$x0, $y0, $dx, $dy, $perSquare] = $pieces[$number];
-                        $share = (($column - $x0) * $dx + ($row - $y0) * $dy) * $perSquare;
-                        $share = $share < 0.0 ? 0.0 : ($share > 1.0 ? 1.0 : $share);
-                        $x = $column - $x0 - $share * $dx;
-                        $y = $row - $y0 - $share * $dy;
-                        $square = $x * $x + $y * $y;
-                        if ($square < $best) {
-                            $best = $square;
-                        }
+                        $best = min($best, self::square($pieces[$number], $column, $row));
                     }
                 }
                 $squares[$at] = $best;

@@ -85,7 +85,7 @@ export class Gestures {
         this.nudges.set(strip, { key, label: words, timer: window.setTimeout(() => void this.commit(strip, label), TOGETHER_MS) });
         const entry = this.handed(strip, key, words || undefined);
         if (entry) {
-            this.outbox.mirror(entry);
+            this.outbox.keep(entry);
         }
     }
 

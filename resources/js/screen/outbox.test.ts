@@ -148,7 +148,7 @@ test('a fault of the server itself does not hold up everything behind it for eve
 test('what was left unwritten is taken over: by the same window at once, by another one when it is orphaned', async () => {
     const shelf = new Shelf();
     const first = outbox(shelf);
-    first.box.mirror(first.fade('a', 3, 1));
+    first.box.keep(first.fade('a', 3, 1));
     const later = outbox(shelf, 'another');
     later.box.adopt();
     expect(later.adopted).toEqual([]);
@@ -156,7 +156,7 @@ test('what was left unwritten is taken over: by the same window at once, by anot
     again.box.adopt();
     expect(again.adopted).toEqual(['Fade 1']);
     // its own gesture that keys still add to is not taken for one that was left
-    again.box.mirror(again.fade('b', 5, 2));
+    again.box.keep(again.fade('b', 5, 2));
     await vi.advanceTimersByTimeAsync(10000);
     again.box.adopt();
     expect(again.adopted).toEqual(['Fade 1']);

@@ -92,9 +92,17 @@ export class Outbox {
         return { key: newKey(), scene: this.sceneId, body: {}, goesBy: 'nothing', seen: { strips: {} }, changes: {}, tab: this.tab, at: Date.now(), ...part };
     }
 
-    /** Keeps a gesture that is still being made, so that it is written even when the page goes now. */
-    mirror(entry: Entry): void {
-        this.keep(entry);
+    /** Keeps a gesture in the browser's storage, also one that is still being made, so that it is written even when the page goes now. */
+    keep(entry: Entry): void {
+        if (this.parcels.has(entry.key)) {
+            return;
+        }
+        try {
+            this.storage?.setItem(PREFIX + entry.key, JSON.stringify(entry));
+        } catch {
+            // no room in the browser's storage: it waits in this window alone
+            useWaiting.setState({ atRisk: true });
+        }
     }
 
     /** Forgets a gesture that is not to be made after all. */
@@ -106,9 +114,8 @@ export class Outbox {
     put(entry: Entry, parcel?: Parcel): Promise<boolean> {
         if (parcel) {
             this.parcels.set(entry.key, parcel);
-        } else {
-            this.keep(entry);
         }
+        this.keep(entry);
         this.entries.push(entry);
         this.tell(null);
         const done = new Promise<boolean>((resolve) => this.done.set(entry.key, resolve));
@@ -116,7 +123,7 @@ export class Outbox {
         return done;
     }
 
-    /** Takes the last gesture back when it cannot have been written; says whether it could. */
+    /** Takes the last gesture back when it cannot have been written, and gives it; null when it may have been. */
     takeBack(): Entry | null {
         const last = this.entries[this.entries.length - 1];
         if (!last || last.sent) {
@@ -189,9 +196,7 @@ export class Outbox {
     private async send(entry: Entry): Promise<Scene> {
         if (!entry.sent) {
             entry.sent = true;
-            if (!this.parcels.has(entry.key)) {
-                this.keep(entry);
-            }
+            this.keep(entry);
         }
         const parcel = this.parcels.get(entry.key);
         const body = parcel ? upload(parcel.file, parcel.more) : bodyOf(entry);
@@ -235,9 +240,7 @@ export class Outbox {
             if (later.seen.scene !== undefined) {
                 later.seen.scene = after.revision;
             }
-            if (!this.parcels.has(later.key)) {
-                this.keep(later);
-            }
+            this.keep(later);
         }
     }
 
@@ -251,15 +254,6 @@ export class Outbox {
         this.tell(null);
         this.done.get(entry.key)?.(isWritten);
         this.done.delete(entry.key);
-    }
-
-    private keep(entry: Entry): void {
-        try {
-            this.storage?.setItem(PREFIX + entry.key, JSON.stringify(entry));
-        } catch {
-            // no room in the browser's storage: it waits in this window alone
-            useWaiting.setState({ atRisk: true });
-        }
     }
 
     private tell(reason: string | null): void {

@@ -9,7 +9,6 @@ const UNITS: Record<string, Record<string, number | ((value: number) => number)>
     stops: { stop: 1, stops: 1 },
     K: { k: 1, kelvin: 1, mired: (mired) => 1e6 / mired, mireds: (mired) => 1e6 / mired },
     '%': { '%': 1, percent: 1 },
-    degrees: { '°': 1, deg: 1, degree: 1, degrees: 1, rad: 180 / Math.PI },
     '°': { '°': 1, deg: 1, degree: 1, degrees: 1, rad: 180 / Math.PI },
 };
 

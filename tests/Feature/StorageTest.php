@@ -45,6 +45,7 @@ it('frees what belongs to nothing, and nothing else', function (): void {
     }
     $fresh = "{$pictures}/".str_repeat('b', 64).'.half';
     mkdir($fresh);
+    $this->beforeApplicationDestroyed(fn () => @rmdir($fresh));
     $swept = app(Storage::class)->sweep();
     expect($swept)->toMatchArray(['scenes' => 1, 'exports' => 0, 'pictures' => 2])->and(is_dir($goneFolder))->toBeFalse()->and(Scene::withTrashed()->find($gone['id']))->toBeNull()
         ->and(is_dir($keptFolder))->toBeTrue()->and(is_dir($recentFolder))->toBeTrue()->and(is_file($exports->path($export)))->toBeTrue()->and(is_dir($fresh))->toBeTrue()

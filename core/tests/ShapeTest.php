@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Aumbrel\Core\CutOut\Colours;
 use Aumbrel\Core\CutOut\HairColours;
+use Aumbrel\Core\CutOut\PlatePixels;
 use Aumbrel\Core\CutOut\Segmentation;
 use Aumbrel\Core\CutOut\Shape;
 use Aumbrel\Core\Geometry\Corners;
@@ -174,17 +175,18 @@ it('is corrected by more strokes', function (): void {
     expect($of($first)[$notch])->toBeLessThan(0.5)->and($of([...$first, ['points' => [[58, 45], [82, 45]]]])[$notch])->toBe(1.0);
 });
 
-it('tells hair by its colour, and says where colours do not tell', function (): void {
+it('tells hair by its colour, and leaves out what colours do not tell', function (): void {
     // dark on light left, grey on the same grey right; a band of 8 px around a level line
-    $distances = $red = [];
+    $distances = $pixels = [];
     for ($y = 0; $y < 60; $y++) {
-        for ($x = 0; $x < 80; $x++) {
+        for ($x = 0; $x < 120; $x++) {
             $distances[] = $y - 29.5;
-            $red[] = $x < 40 ? ($y >= 40 ? 0.1 : ($y < 20 ? 0.9 : 0.5)) : 0.4;
+            $grey = $x < 60 ? ($y >= 40 ? 26 : ($y < 20 ? 230 : 128)) : 102;
+            $pixels[] = 255 << 24 | $grey << 16 | $grey << 8 | $grey;
         }
     }
-    [$alpha, $sureness] = HairColours::alpha($distances, [$red, $red, $red], 80, 60, 8.0);
-    expect($alpha[30 * 80 + 8])->toEqualWithDelta(0.5, 0.05)->and($sureness[30 * 80 + 8])->toBeGreaterThan(0.9)->and($sureness[30 * 80 + 72])->toBeLessThan(0.05);
+    $alpha = HairColours::alpha($distances, new PlatePixels($pixels, 8), 120, 60, 8.0);
+    expect($alpha[30 * 120 + 8])->toEqualWithDelta(0.5, 0.05)->and($alpha)->not->toHaveKey(30 * 120 + 112)->and($alpha)->not->toHaveKey(45 * 120 + 8);
 });
 
 it('writes and reads all of it without a loss', function (): void {

@@ -13,6 +13,8 @@ final class Flat implements PictureShelf, PictureSource
     /** @var array<int, list<int>> pixels by level */
     private array $levels = [];
 
+    private ?string $key = null;
+
     /**
      * @param  callable(int, int): array{int, int, int, 3?: int}  $colour  red, green, blue and alpha, 0..255 or 0..65535, of column and row
      * @param  8|16  $bits
@@ -37,7 +39,7 @@ final class Flat implements PictureShelf, PictureSource
 
     public function key(): string
     {
-        return 'flat '.spl_object_id($this);
+        return $this->key ??= 'flat '.hash('xxh128', pack('P*', $this->width, ...$this->levels[0]));
     }
 
     public function width(): int

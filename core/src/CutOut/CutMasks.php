@@ -36,4 +36,32 @@ final readonly class CutMasks
 
         return $joined ?? array_fill(0, $frame->window->columns * $frame->window->rows, 1.0);
     }
+
+    /**
+     * The shape that they, the picture's own alpha and the filling of holes make together. A plate's own border is no
+     * contour: where the picture is opaque, only the masks make an edge.
+     *
+     * @param  list<float>|null  $own  the picture's alpha at the pixels of the frame; null when it is opaque
+     * @param  bool  $fillInside  fills what the whole cut-out encloses; that is found on all of the plate, so that windows agree
+     * @return list<float>
+     */
+    public function shape(Planes $planes, Frame $frame, PictureSource $picture, ?array $own, bool $fillInside): array
+    {
+        $shape = $this->joined($planes, $frame, $picture);
+        if ($own !== null) {
+            foreach ($shape as $at => $value) {
+                $shape[$at] = $value * $own[$at];
+            }
+        }
+        if ($fillInside) {
+            foreach ($planes->numbers(new HolesPlane($frame, new WholeShape($picture, $this))) as $at => $hole) {
+                if ($hole > $shape[$at]) {
+                    $shape[$at] = $hole;
+                }
+            }
+        }
+
+        /** @var list<float> $shape changed only where it had values already */
+        return $shape;
+    }
 }

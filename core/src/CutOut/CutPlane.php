@@ -78,29 +78,46 @@ final readonly class CutPlane implements SeenPlate
         $scale = $frame->pixelsPerUnit();
         $margin = $this->edge->margin($scale);
         $frame = $frame->padded($margin);
-        [$columns, $rows] = [$frame->window->columns, $frame->window->rows];
+        if ($this->edge->cleans()) {
+            $clean = new PlatePlane(new CleanPicture($this->picture, $this->masks, $this->edge, $planes), $this->placement, $frame->window);
+            if ($this->edge->soften <= 0) {
+                return $clean->fill($planes);
+            }
+        }
         $seen = $margin === 0 ? $this->plate : new PlatePlane($this->picture, $this->placement, $frame->window);
-        $pixels = $planes->pixels($seen);
-        $own = $this->alphaOf($pixels, $seen);
-        // a plate's own border is no contour: where the picture is opaque, only the masks make the edge
-        $shape = $this->masks->joined($planes, $frame, $this->picture);
-        $shape = $this->picture->opaque() ? $shape : self::times($shape, $own);
-        if ($this->edge->fillInside) {
-            $shape = $this->filled($planes, $frame, $shape);
-        }
-        $colours = $this->edge->hairBand > 0 || $this->edge->unstain > 0 ? $this->coloursOf($pixels, $seen) : null;
-        $shape = $this->edge->clean($shape, $colours, $columns, $rows, $scale);
-        $shape = $this->picture->opaque() ? self::times($shape, $own) : $shape;
-        if ($this->edge->soften > 0) {
-            [$shape, $colours] = $this->edge->softened($shape, $colours ?? $this->coloursOf($pixels, $seen), $own, $columns, $rows, $scale);
-        }
-        if ($colours !== null && ($this->edge->soften > 0 || $this->edge->unstain > 0)) {
-            $clean = $this->edge->unstain > 0 ? Unstain::colours($colours, $shape, $this->picture->opaque() ? null : $own, $columns, $rows, $scale) : $colours;
-
-            return $this->packed($shape, $colours, $clean, $margin, $columns);
+        $pixels = new PlatePixels($planes->pixels($seen), $seen->bits());
+        $own = $seen->opaque() ? array_fill(0, count($pixels->packed), 1.0) : $pixels->alpha();
+        if (isset($clean)) {
+            $shape = (new PlatePixels($clean->fill($planes), 16))->alpha();
+        } else {
+            $shape = $this->masks->shape($planes, $frame, $this->picture, $this->picture->opaque() ? null : $own, $this->edge->fillInside);
+            $shape = $this->picture->opaque() && ! $seen->opaque() ? self::times($shape, $own) : $shape;
         }
 
-        return $seen->bits() === 8 ? $this->packedFrom8($shape, $pixels, $margin, $columns) : $this->packedFrom16($shape, $pixels, $margin, $columns);
+        return $this->edge->soften > 0 ? $this->softened($shape, $pixels->channels(), $own, $frame, $margin, $scale) : $pixels->with($shape);
+    }
+
+    /**
+     * @param  list<float>  $shape  with the margin
+     * @param  array{list<float>, list<float>, list<float>}  $colours
+     * @param  list<float>  $own
+     * @return list<int> without it
+     */
+    private function softened(array $shape, array $colours, array $own, Frame $frame, int $margin, float $scale): array
+    {
+        [$columns, $rows] = [$frame->window->columns, $frame->window->rows];
+        [$shape, $colours] = $this->edge->softened($shape, $colours, $own, $columns, $rows, $scale);
+        $clean = $this->edge->unstain > 0
+            ? $this->edge->stainless($colours, Unstain::colours($colours, $shape, $this->picture->opaque() ? null : $own, $columns, $rows, $scale))
+            : [];
+        $out = [];
+        for ($row = 0; $row < $this->window->rows; $row++) {
+            for ($column = 0, $at = ($row + $margin) * $columns + $margin; $column < $this->window->columns; $column++, $at++) {
+                $out[] = (int) ($shape[$at] * 65535.0 + 0.5) << 48 | Edge::packed($clean[$at] ?? [$colours[0][$at], $colours[1][$at], $colours[2][$at]]);
+            }
+        }
+
+        return $out;
     }
 
     /**
@@ -115,121 +132,5 @@ final readonly class CutPlane implements SeenPlate
         }
 
         return $one;
-    }
-
-    /**
-     * Fills what the whole cut-out encloses; the holes are found on all of the plate, so that windows agree.
-     *
-     * @param  list<float>  $shape
-     * @return list<float>
-     */
-    private function filled(Planes $planes, Frame $frame, array $shape): array
-    {
-        $holes = $planes->numbers(new HolesPlane($frame, new WholeShape($this->picture, $this->masks)));
-        foreach ($holes as $at => $hole) {
-            if ($hole > $shape[$at]) {
-                $shape[$at] = $hole;
-            }
-        }
-
-        return $shape;
-    }
-
-    /**
-     * @param  list<int>  $pixels
-     * @return list<float>
-     */
-    private function alphaOf(array $pixels, PlatePlane $seen): array
-    {
-        if ($seen->opaque()) {
-            return array_fill(0, count($pixels), 1.0);
-        }
-        $alpha = [];
-        if ($seen->bits() === 16) {
-            foreach ($pixels as $pixel) {
-                $alpha[] = ($pixel >> 48 & 65535) * (1 / 65535);
-            }
-        } else {
-            foreach ($pixels as $pixel) {
-                $alpha[] = ($pixel >> 24 & 255) * (1 / 255);
-            }
-        }
-
-        return $alpha;
-    }
-
-    /**
-     * @param  list<int>  $pixels
-     * @return array{list<float>, list<float>, list<float>}
-     */
-    private function coloursOf(array $pixels, PlatePlane $seen): array
-    {
-        [$wide, $narrow, $mask] = $seen->bits() === 16 ? [32, 16, 65535] : [16, 8, 255];
-        $unit = 1 / $mask;
-        $red = $green = $blue = [];
-        foreach ($pixels as $pixel) {
-            $red[] = ($pixel >> $wide & $mask) * $unit;
-            $green[] = ($pixel >> $narrow & $mask) * $unit;
-            $blue[] = ($pixel & $mask) * $unit;
-        }
-
-        return [$red, $green, $blue];
-    }
-
-    /**
-     * @param  list<float>  $shape  with the margin
-     * @param  array{list<float>, list<float>, list<float>}  $colours
-     * @param  array{list<float>, list<float>, list<float>}  $clean
-     * @return list<int> without it
-     */
-    private function packed(array $shape, array $colours, array $clean, int $margin, int $pitch): array
-    {
-        $amount = $this->edge->unstain;
-        $out = [];
-        for ($row = 0; $row < $this->window->rows; $row++) {
-            for ($column = 0, $at = ($row + $margin) * $pitch + $margin; $column < $this->window->columns; $column++, $at++) {
-                $r = $colours[0][$at] + $amount * ($clean[0][$at] - $colours[0][$at]);
-                $g = $colours[1][$at] + $amount * ($clean[1][$at] - $colours[1][$at]);
-                $b = $colours[2][$at] + $amount * ($clean[2][$at] - $colours[2][$at]);
-                $out[] = (int) ($shape[$at] * 65535.0 + 0.5) << 48 | (int) ($r * 65535.0 + 0.5) << 32 | (int) ($g * 65535.0 + 0.5) << 16 | (int) ($b * 65535.0 + 0.5);
-            }
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param  list<float>  $shape  with the margin
-     * @param  list<int>  $pixels  with the margin
-     * @return list<int> without it
-     */
-    private function packedFrom8(array $shape, array $pixels, int $margin, int $pitch): array
-    {
-        $out = [];
-        for ($row = 0; $row < $this->window->rows; $row++) {
-            for ($column = 0, $at = ($row + $margin) * $pitch + $margin; $column < $this->window->columns; $column++, $at++) {
-                $pixel = $pixels[$at];
-                $out[] = (int) ($shape[$at] * 65535.0 + 0.5) << 48 | ($pixel >> 16 & 255) * 257 << 32 | ($pixel >> 8 & 255) * 257 << 16 | ($pixel & 255) * 257;
-            }
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param  list<float>  $shape  with the margin
-     * @param  list<int>  $pixels  with the margin
-     * @return list<int> without it
-     */
-    private function packedFrom16(array $shape, array $pixels, int $margin, int $pitch): array
-    {
-        $out = [];
-        for ($row = 0; $row < $this->window->rows; $row++) {
-            for ($column = 0, $at = ($row + $margin) * $pitch + $margin; $column < $this->window->columns; $column++, $at++) {
-                $out[] = (int) ($shape[$at] * 65535.0 + 0.5) << 48 | ($pixels[$at] & 0xFFFFFFFFFFFF);
-            }
-        }
-
-        return $out;
     }
 }

@@ -9,7 +9,6 @@ use Aumbrel\Core\Parameter\Unit;
 use Aumbrel\Core\Parameter\Values;
 use Aumbrel\Core\Raster\Distance;
 use Aumbrel\Core\Raster\Gaussian;
-use Aumbrel\Core\Raster\GuidedFilter;
 
 /**
  * How a cut-out's edge is cleaned, in this order: hollow insides filled, grown or shrunk, a hair band along it worked out
@@ -21,8 +20,11 @@ final readonly class Edge
 {
     public const SECTION = 'edge';
 
-    /** Variance of colour below which the hair band smooths rather than follows. */
-    private const SMOOTHNESS = 1e-4;
+    /** Shares of the hair band from which on it fades into what lies beyond. */
+    private const FADING = 0.95;
+
+    /** Averaged alpha never quite reaches its ends: so much of it is none, or all. */
+    private const ENDS = 0.04;
 
     /** Alpha below this has no colour that could be told. */
     private const NEXT_TO_NOTHING = 1e-4;
@@ -63,30 +65,48 @@ final readonly class Edge
         return implode(' ', [$this->grow, $this->soften, $this->hairBand, $this->unstain, (int) $this->fillInside]);
     }
 
-    /** Pixels around a window that decide about those inside it. */
+    /** Whether there is more to do than softening and filling holes. */
+    public function cleans(): bool
+    {
+        return $this->grow != 0.0 || $this->hairBand > 0 || ($this->unstain > 0 && $this->soften <= 0);
+    }
+
+    /** Pixels around a window that decide about those inside it when it is softened there. */
     public function margin(float $scale): int
     {
-        $reach = abs($this->grow) + Gaussian::REACH * $this->soften + 4 * $this->hairBand;
+        $reach = $this->soften > 0 ? Gaussian::REACH * $this->soften * $scale : 0.0;
 
-        return $reach + $this->unstain > 0 ? (int) min(600.0, ceil($reach * $scale) + 2 + ($this->unstain > 0 ? Unstain::reach($scale) : 0)) : 0;
+        return $reach > 0 ? (int) min(600.0, ceil($reach) + 2 + ($this->unstain > 0 ? Unstain::reach($scale) : 0)) : 0;
+    }
+
+    /** Pixels around a block that decide about those inside it when its edge is cleaned. */
+    public function reach(float $scale): int
+    {
+        $hair = $this->hairBand > 0 ? HairColours::reach($this->hairBand * $scale) : 0;
+        $grow = $this->grow != 0.0 ? (int) ceil(abs($this->grow) * $scale) + 2 : 0;
+        $unstain = $this->unstain > 0 && $this->soften <= 0 ? Unstain::reach($scale) : 0;
+        $side = $hair > 0 ? HairColours::side($this->hairBand * $scale) : 4;
+
+        // squares of which means are taken lie the same in all blocks
+        return $hair + $side * (int) ceil(($grow + $unstain) / $side);
     }
 
     /**
+     * Grown or shrunk, the hair band worked out again from the picture, unstained (what is softened is unstained after that).
+     *
      * @param  list<float>  $alpha  row after row
-     * @param  array{list<float>, list<float>, list<float>}|null  $colours  red, green, blue 0..1; only the hair band asks for them
      * @param  float  $scale  pixels to one of the picture's
-     * @return list<float>
      */
-    public function clean(array $alpha, ?array $colours, int $columns, int $rows, float $scale): array
+    public function clean(array $alpha, PlatePixels $pixels, int $columns, int $rows, float $scale): CleanEdge
     {
         if ($this->grow != 0.0) {
             $alpha = self::grown($alpha, $columns, $rows, $this->grow * $scale);
         }
-        if ($this->hairBand > 0 && $colours !== null) {
-            $alpha = $this->withHair($alpha, $colours, $columns, $rows, $scale);
+        if ($this->hairBand > 0) {
+            $alpha = $this->withHair($alpha, $pixels, $columns, $rows, max(1.0, $this->hairBand * $scale));
         }
 
-        return $alpha;
+        return new CleanEdge($alpha, $this->unstain > 0 && $this->soften <= 0 ? $this->unstained($alpha, $pixels, $columns, $rows, $scale) : []);
     }
 
     /**
@@ -133,7 +153,7 @@ final readonly class Edge
     public static function grown(array $alpha, int $columns, int $rows, float $by): array
     {
         $grown = [];
-        foreach (Distance::signed($alpha, $columns, $rows) as $distance) {
+        foreach (Distance::signed($alpha, $columns, $rows, abs($by) + 1.0) as $distance) {
             $value = $distance + $by + 0.5;
             $grown[] = $value < 0.0 ? 0.0 : ($value > 1.0 ? 1.0 : $value);
         }
@@ -143,31 +163,69 @@ final readonly class Edge
 
     /**
      * @param  list<float>  $alpha
-     * @param  array{list<float>, list<float>, list<float>}  $colours
+     * @param  float  $width  px
      * @return list<float>
      */
-    private function withHair(array $alpha, array $colours, int $columns, int $rows, float $scale): array
+    private function withHair(array $alpha, PlatePixels $pixels, int $columns, int $rows, float $width): array
     {
-        $width = max(1.0, $this->hairBand * $scale);
-        $distances = Distance::signed($alpha, $columns, $rows);
-        [$known, $sureness] = HairColours::alpha($distances, $colours, $columns, $rows, $width);
-        foreach ($known as $at => $value) {
-            $known[$at] = $alpha[$at] + $sureness[$at] * ($value - $alpha[$at]);
-        }
-        /** @var list<float> $known changed only where it had values already */
-        $filtered = GuidedFilter::apply($known, $colours, $columns, $rows, max(1, (int) round($width / 3)), self::SMOOTHNESS);
-        $out = [];
-        foreach ($distances as $at => $distance) {
-            $away = ($distance < 0 ? -$distance : $distance) / $width;
-            // outside the band nothing changes; toward its borders the change fades
-            $share = $away >= 1.0 ? 0.0 : ($away > 0.7 ? (1.0 - $away) / 0.3 : 1.0);
-            $hair = $filtered[$at];
-            // a filter's means never quite reach the ends
-            $hair = ($hair - 0.04) / 0.92;
+        $distances = Distance::signed($alpha, $columns, $rows, $width);
+        foreach (HairColours::alpha($distances, $pixels, $columns, $rows, $width) as $at => $hair) {
+            $hair = ($hair - self::ENDS) / (1.0 - 2 * self::ENDS);
             $hair = $hair < 0.0 ? 0.0 : ($hair > 1.0 ? 1.0 : $hair);
-            $out[] = $alpha[$at] + $share * ($hair - $alpha[$at]);
+            $away = abs($distances[$at]) / $width;
+            // outside the band nothing changes; toward its borders the change fades
+            $share = $away > self::FADING ? (1.0 - $away) / (1.0 - self::FADING) : 1.0;
+            $alpha[$at] += $share * ($hair - $alpha[$at]);
         }
 
-        return $out;
+        /** @var list<float> $alpha changed only where it had values already */
+        return $alpha;
+    }
+
+    /**
+     * The colours of what is half covered, without the background's.
+     *
+     * @param  list<float>  $alpha
+     * @return array<int, int> packed `R<<32 | G<<16 | B`, by pixel
+     */
+    private function unstained(array $alpha, PlatePixels $pixels, int $columns, int $rows, float $scale): array
+    {
+        foreach ($alpha as $value) {
+            if ($value > 0.0 && $value < 1.0) {
+                $colours = $pixels->channels();
+                $clean = Unstain::colours($colours, $alpha, $pixels->alpha(), $columns, $rows, $scale);
+
+                return array_map(self::packed(...), $this->stainless($colours, $clean));
+            }
+        }
+
+        return [];
+    }
+
+    /**
+     * Clean colours by the amount of unstaining.
+     *
+     * @param  array{list<float>, list<float>, list<float>}  $colours
+     * @param  array<int, array{float, float, float}>  $clean  by pixel
+     * @return array<int, array{float, float, float}>
+     */
+    public function stainless(array $colours, array $clean): array
+    {
+        foreach ($clean as $at => $own) {
+            foreach ($own as $k => $value) {
+                $clean[$at][$k] = $colours[$k][$at] + $this->unstain * ($value - $colours[$k][$at]);
+            }
+        }
+
+        return $clean;
+    }
+
+    /**
+     * @param  array{float, float, float}  $colour
+     * @return int `R<<32 | G<<16 | B`
+     */
+    public static function packed(array $colour): int
+    {
+        return (int) ($colour[0] * 65535.0 + 0.5) << 32 | (int) ($colour[1] * 65535.0 + 0.5) << 16 | (int) ($colour[2] * 65535.0 + 0.5);
     }
 }

@@ -118,27 +118,7 @@ final readonly class PlatePlane implements SeenPlate
         $first = $this->at(0, 0);
         $left = (int) round($first->x / $size - 0.5);
         $top = (int) round($first->y / $size - 0.5);
-        [$columns, $rows] = [$this->window->columns, $this->window->rows];
-        [$width, $height] = [intdiv($this->picture->width(), $size), intdiv($this->picture->height(), $size)];
-        if ($left >= 0 && $top >= 0 && $left + $columns <= $width && $top + $rows <= $height) {
-            return $this->picture->pixels($level, $left, $top, $columns, $rows);
-        }
-        $plane = array_fill(0, $columns * $rows, 0);
-        [$x0, $x1] = [max(0, $left), min($width, $left + $columns)];
-        [$y0, $y1] = [max(0, $top), min($height, $top + $rows)];
-        if ($x1 <= $x0 || $y1 <= $y0) {
-            return $plane;
-        }
-        $inside = $this->picture->pixels($level, $x0, $y0, $x1 - $x0, $y1 - $y0);
-        $from = 0;
-        for ($y = $y0; $y < $y1; $y++) {
-            $to = ($y - $top) * $columns + $x0 - $left;
-            for ($x = $x0; $x < $x1; $x++) {
-                $plane[$to++] = $inside[$from++];
-            }
-        }
 
-        /** @var list<int> $plane written only where it had values already */
-        return $plane;
+        return (new Rectangle($level, $left, $top, $this->window->columns, $this->window->rows))->pixels($this->picture);
     }
 }

@@ -13,35 +13,95 @@ namespace Aumbrel\Core\Raster;
  */
 final class Distance
 {
+    /** Side of the squares of which it is asked whether a border is near. */
+    private const NEAR = 8;
+
     /**
      * @param  list<float>  $coverage  row after row; beyond the plane it goes on as at its border
-     * @return list<float> in pixels; ±INF everywhere when there is no border
+     * @param  float  $reach  what lies further from the border need not be known
+     * @return list<float> in pixels; ±INF where there is no border within reach
      */
-    public static function signed(array $coverage, int $columns, int $rows): array
+    public static function signed(array $coverage, int $columns, int $rows, float $reach = INF): array
     {
         $pieces = self::pieces($coverage, $columns, $rows);
-        if ($pieces === []) {
-            return array_map(static fn (float $value): float => $value >= 0.5 ? INF : -INF, $coverage);
-        }
-        $squares = self::swept($pieces, $columns, $rows);
         $signed = [];
+        foreach ($coverage as $value) {
+            $signed[] = $value >= 0.5 ? INF : -INF;
+        }
+        if ($pieces === []) {
+            return $signed;
+        }
+        $spans = self::spans($pieces, $columns, $rows, $reach);
+        $squares = self::swept($pieces, $spans, $columns, $rows);
         $pitch = $columns + 2;
-        for ($row = 0, $at = 0; $row < $rows; $row++) {
-            for ($column = 0, $padded = ($row + 1) * $pitch + 1; $column < $columns; $column++, $at++, $padded++) {
-                $signed[] = $coverage[$at] >= 0.5 ? sqrt($squares[$padded]) : -sqrt($squares[$padded]);
+        foreach ($spans as $row => $own) {
+            foreach ($own as [$first, $end]) {
+                for ($column = $first, $at = $row * $columns + $first, $padded = ($row + 1) * $pitch + $first + 1; $column < $end; $column++, $at++, $padded++) {
+                    $signed[$at] = $coverage[$at] >= 0.5 ? sqrt($squares[$padded]) : -sqrt($squares[$padded]);
+                }
             }
         }
 
+        /** @var list<float> $signed changed only where it had values already */
         return $signed;
+    }
+
+    /**
+     * The columns of each row that lie within reach of a piece: first, and one after the last.
+     *
+     * @param  array<int, list<array{float, float, float, float, float}>>  $pieces  by cell
+     * @return array<int, list<array{int, int}>>
+     */
+    private static function spans(array $pieces, int $columns, int $rows, float $reach): array
+    {
+        if ($reach >= $columns + $rows) {
+            return array_fill(0, $rows, [[0, $columns]]);
+        }
+        $across = intdiv($columns - 1, self::NEAR) + 1;
+        $down = intdiv($rows - 1, self::NEAR) + 1;
+        $touched = [];
+        foreach ($pieces as $cell => $own) {
+            $touched[intdiv(intdiv($cell, $columns), self::NEAR) * $across + intdiv($cell % $columns, self::NEAR)] = true;
+        }
+        $steps = (int) ceil(($reach + 1) / self::NEAR);
+        $near = [];
+        foreach ($touched as $square => $is) {
+            [$column, $row] = [$square % $across, intdiv($square, $across)];
+            for ($y = max(0, $row - $steps), $lastY = min($down - 1, $row + $steps); $y <= $lastY; $y++) {
+                for ($x = max(0, $column - $steps), $lastX = min($across - 1, $column + $steps); $x <= $lastX; $x++) {
+                    $near[$y][$x] = true;
+                }
+            }
+        }
+        ksort($near);
+        $spans = [];
+        foreach ($near as $y => $squares) {
+            ksort($squares);
+            $own = [];
+            foreach ($squares as $x => $is) {
+                $end = min($columns, ($x + 1) * self::NEAR);
+                if ($own !== [] && $own[count($own) - 1][1] === $x * self::NEAR) {
+                    $own[count($own) - 1][1] = $end;
+                } else {
+                    $own[] = [$x * self::NEAR, $end];
+                }
+            }
+            for ($row = $y * self::NEAR; $row < min($rows, ($y + 1) * self::NEAR); $row++) {
+                $spans[$row] = $own;
+            }
+        }
+
+        return $spans;
     }
 
     /**
      * The square of the distance to the nearest piece, on a plane with a margin of one pixel.
      *
      * @param  array<int, list<array{float, float, float, float, float}>>  $pieces  by cell
+     * @param  array<int, list<array{int, int}>>  $spans  the columns that are asked for, by row
      * @return array<int, float>
      */
-    private static function swept(array $pieces, int $columns, int $rows): array
+    private static function swept(array $pieces, array $spans, int $columns, int $rows): array
     {
         $pitch = $columns + 2;
         $all = [];
@@ -63,16 +123,24 @@ final class Distance
                 }
             }
         }
-        for ($row = 0; $row < $rows; $row++) {
-            self::sweepRow($all, $nearest, $squares, $row, $columns, 1, [-1, -$pitch, -$pitch - 1, -$pitch + 1]);
-            self::sweepRow($all, $nearest, $squares, $row, $columns, -1, [1]);
+        foreach ($spans as $row => $own) {
+            foreach ($own as $span) {
+                self::sweepRow($all, $nearest, $squares, $row, $span, $pitch, 1, [-1, -$pitch, -$pitch - 1, -$pitch + 1]);
+            }
+            foreach ($own as $span) {
+                self::sweepRow($all, $nearest, $squares, $row, $span, $pitch, -1, [1]);
+            }
         }
-        for ($row = $rows - 1; $row >= 0; $row--) {
-            self::sweepRow($all, $nearest, $squares, $row, $columns, -1, [1, $pitch, $pitch - 1, $pitch + 1]);
-            self::sweepRow($all, $nearest, $squares, $row, $columns, 1, [-1]);
+        foreach (array_reverse($spans, true) as $row => $own) {
+            foreach ($own as $span) {
+                self::sweepRow($all, $nearest, $squares, $row, $span, $pitch, -1, [1, $pitch, $pitch - 1, $pitch + 1]);
+            }
+            foreach ($own as $span) {
+                self::sweepRow($all, $nearest, $squares, $row, $span, $pitch, 1, [-1]);
+            }
         }
 
-        self::walk($all, $nearest, $squares, $columns, $rows);
+        self::walk($all, $nearest, $squares, $spans, $columns);
 
         return $squares;
     }
@@ -83,13 +151,15 @@ final class Distance
      * @param  list<array{float, float, float, float, float}>  $pieces
      * @param  array<int, int>  $nearest
      * @param  array<int, float>  $squares
+     * @param  array{int, int}  $span
      * @param  1|-1  $way
      * @param  list<int>  $neighbours
      */
-    private static function sweepRow(array $pieces, array &$nearest, array &$squares, int $row, int $columns, int $way, array $neighbours): void
+    private static function sweepRow(array $pieces, array &$nearest, array &$squares, int $row, array $span, int $pitch, int $way, array $neighbours): void
     {
-        $column = $way === 1 ? 0 : $columns - 1;
-        for ($n = 0, $at = ($row + 1) * ($columns + 2) + $column + 1; $n < $columns; $n++, $at += $way, $column += $way) {
+        $count = $span[1] - $span[0];
+        $column = $way === 1 ? $span[0] : $span[1] - 1;
+        for ($n = 0, $at = ($row + 1) * $pitch + $column + 1; $n < $count; $n++, $at += $way, $column += $way) {
             $best = $squares[$at];
             $own = $nearest[$at];
             // the distance is written out, not called: this runs for every pixel of the plane four times
@@ -121,32 +191,46 @@ final class Distance
      * @param  list<array{float, float, float, float, float}>  $pieces
      * @param  array<int, int>  $nearest
      * @param  array<int, float>  $squares
+     * @param  array<int, list<array{int, int}>>  $spans
      */
-    private static function walk(array $pieces, array $nearest, array &$squares, int $columns, int $rows): void
+    private static function walk(array $pieces, array $nearest, array &$squares, array $spans, int $columns): void
     {
         $beside = self::beside($pieces);
         $pitch = $columns + 2;
         $around = [0, -1, 1, -$pitch, $pitch];
-        for ($row = 0; $row < $rows; $row++) {
-            for ($column = 0, $at = ($row + 1) * $pitch + 1; $column < $columns; $column++, $at++) {
-                $own = $nearest[$at];
-                if ($nearest[$at - 1] === $own && $nearest[$at + 1] === $own && $nearest[$at - $pitch] === $own && $nearest[$at + $pitch] === $own) {
-                    // in the middle of a region nothing thin passes
-                    continue;
-                }
-                $best = $squares[$at];
-                $tried = -1;
-                foreach ($around as $offset) {
-                    $from = $nearest[$at + $offset];
-                    if ($from < 0 || $from === $tried) {
+        foreach ($spans as $row => $ranges) {
+            foreach ($ranges as [$first, $end]) {
+                for ($column = $first, $at = ($row + 1) * $pitch + $first + 1; $column < $end; $column++, $at++) {
+                    $own = $nearest[$at];
+                    if ($nearest[$at - 1] === $own && $nearest[$at + 1] === $own && $nearest[$at - $pitch] === $own && $nearest[$at + $pitch] === $own) {
+                        // in the middle of a region nothing thin passes
                         continue;
                     }
-                    $tried = $from;
-                    foreach ($beside[$from] as $number) {
-                        $best = min($best, self::square($pieces[$number], $column, $row));
+                    $best = $squares[$at];
+                    $tried = -1;
+                    foreach ($around as $offset) {
+                        $from = $nearest[$at + $offset];
+                        if ($from === $tried || $from < 0) {
+                            continue;
+                        }
+                        $tried = $from;
+                        // written out, as in the sweeps
+                        foreach ($beside[$from] as $number) {
+                            [$x0, $y0, $dx, $dy, $perSquare] = $pieces[$number];
+                            $x = $column - $x0;
+                            $y = $row - $y0;
+                            $share = ($x * $dx + $y * $dy) * $perSquare;
+                            $share = $share < 0.0 ? 0.0 : ($share > 1.0 ? 1.0 : $share);
+                            $x -= $share * $dx;
+                            $y -= $share * $dy;
+                            $square = $x * $x + $y * $y;
+                            if ($square < $best) {
+                                $best = $square;
+                            }
+                        }
                     }
+                    $squares[$at] = $best;
                 }
-                $squares[$at] = $best;
             }
         }
     }

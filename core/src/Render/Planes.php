@@ -88,4 +88,15 @@ final readonly class Planes
     {
         return $this->shapes->get($key, $make);
     }
+
+    /**
+     * What was found out about a piece of something, as bytes; kept beyond this process.
+     *
+     * @param  string  $whole  names the something
+     * @param  callable(): string  $make
+     */
+    public function found(string $whole, string $piece, callable $make): string
+    {
+        return $this->shapes->found($whole, $piece, $make);
+    }
 }

@@ -12,8 +12,8 @@ use Aumbrel\Core\Plate\PackedWriter;
 use Aumbrel\Core\Plate\PictureSource;
 
 /**
- * Shapes that are worked out of whole pictures, kept as packed pictures in a folder, so that each is worked out once for
- * all processes. Whoever comes second waits for the first.
+ * Shapes that are worked out of whole pictures, kept as packed pictures in a folder, and what was found out about pieces of
+ * pictures, as bytes: each is worked out once for all processes. Whoever comes second waits for the first.
  */
 final class ShapeStore
 {
@@ -41,23 +41,71 @@ final class ShapeStore
         return $this->open[$name] ??= $this->read($name) ?? $this->made($name, $make);
     }
 
+    /**
+     * What was found out about a piece of something (the edge in a block of a picture), as bytes.
+     *
+     * @param  string  $whole  names the something: its pieces are kept and go together
+     * @param  callable(): string  $make
+     */
+    public function found(string $whole, string $piece, callable $make): string
+    {
+        $folder = "{$this->folder}/found/".hash('xxh128', $whole);
+        $file = "{$folder}/".hash('xxh128', $piece);
+        $read = static fn (): ?string => is_file($file) ? ((string) @file_get_contents($file) ?: null) : null;
+        if (($known = $read()) !== null) {
+            return $known;
+        }
+        if (! is_dir($folder)) {
+            $this->prune("{$this->folder}/found");
+            self::folder($folder);
+        }
+
+        return self::once("{$file}.lock", static function () use ($read, $make, $file): string {
+            $bytes = $read() ?? $make();
+            $aside = "{$file}.".bin2hex(random_bytes(6));
+            if (@file_put_contents($aside, $bytes) !== strlen($bytes) || ! @rename($aside, $file)) {
+                // a full disk: it is right all the same, and will be worked out again
+                @unlink($aside);
+            }
+
+            return $bytes;
+        });
+    }
+
     /** @param  callable(): Shape  $make */
     private function made(string $name, callable $make): PictureSource
     {
-        if (! is_dir($this->folder) && ! @mkdir($this->folder, 0o700, true) && ! is_dir($this->folder)) {
+        self::folder($this->folder);
+
+        return self::once("{$this->folder}/{$name}.lock", fn (): PictureSource => $this->read($name) ?? $this->write($name, $make()));
+    }
+
+    private static function folder(string $folder): void
+    {
+        if (! is_dir($folder) && ! @mkdir($folder, 0o700, true) && ! is_dir($folder)) {
             throw new NotKept('the folder for shapes');
         }
-        $lock = @fopen("{$this->folder}/{$name}.lock", 'c');
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $make
+     * @return T of the first that asks; whoever comes second waits
+     */
+    private static function once(string $file, callable $make): mixed
+    {
+        $lock = @fopen($file, 'c');
         if ($lock !== false) {
             flock($lock, LOCK_EX);
         }
         try {
-            return $this->read($name) ?? $this->write($name, $make());
+            return $make();
         } finally {
             if ($lock !== false) {
                 flock($lock, LOCK_UN);
                 fclose($lock);
-                @unlink("{$this->folder}/{$name}.lock");
+                @unlink($file);
             }
         }
     }
@@ -77,7 +125,7 @@ final class ShapeStore
 
     private function write(string $name, Shape $shape): PictureSource
     {
-        $this->prune();
+        $this->prune($this->folder);
         $aside = "{$this->folder}/{$name}.".bin2hex(random_bytes(6));
         $halving = $shape->halving();
         $writer = new PackedWriter($aside, $halving->columns, $halving->rows, 8);
@@ -97,9 +145,9 @@ final class ShapeStore
         return $this->read($name) ?? throw new NotKept('a shape');
     }
 
-    private function prune(): void
+    private function prune(string $in): void
     {
-        $folders = glob("{$this->folder}/*", GLOB_ONLYDIR) ?: [];
+        $folders = array_diff(glob("{$in}/*", GLOB_ONLYDIR) ?: [], ["{$this->folder}/found"]);
         usort($folders, static fn (string $one, string $other): int => (int) @filemtime($other) <=> (int) @filemtime($one));
         foreach (array_slice($folders, self::MOST) as $old) {
             self::remove($old);

@@ -1,6 +1,6 @@
 """Reference values for core/tests/RasterTest.php and core/tests/StrokeTest.php, from general-purpose numeric libraries:
 areas of polygons cut with pixels (shapely), distances to a blob's half-covered line (scipy's exact Euclidean distance
-transform on a sixteen times finer grid), the guided filter from its paper's formulas (numpy, with means by cumulated sums),
+transform on a sixteen times finer grid),
 and stamps of a brush one after the other (numpy). Needs numpy, scipy, shapely; writes rasters.json beside itself."""
 import json
 import math
@@ -41,37 +41,6 @@ inside = distance_transform_edt(dense >= 0.5) / fine
 outside = distance_transform_edt(dense < 0.5) / fine
 signed = np.where(dense >= 0.5, inside - 0.5 / fine, -(outside - 0.5 / fine))[::fine, ::fine]
 out["distance"] = {"size": size, "shape": [round(float(v), 6) for v in shape.ravel()], "signed": [round(float(v), 4) for v in signed.ravel()], "tolerance": 1.0 / fine}
-
-# guided filter, He, Sun, Tang 2010, equations 11 to 15 with a colour guide
-def mean(plane, radius):
-    high, wide = plane.shape
-    total = np.zeros((high + 1, wide + 1))
-    total[1:, 1:] = plane.cumsum(0).cumsum(1)
-    result = np.empty_like(plane)
-    for y in range(high):
-        for x in range(wide):
-            a, b = max(0, y - radius), min(high, y + radius + 1)
-            c, d = max(0, x - radius), min(wide, x + radius + 1)
-            result[y, x] = (total[b, d] - total[a, d] - total[b, c] + total[a, c]) / ((b - a) * (d - c))
-    return result
-
-high, wide, radius, smoothness = 18, 22, 3, 1e-3
-guide = random.random((3, high, wide))
-plane = (random.random((high, wide)) > 0.5).astype(float)
-mu = [mean(g, radius) for g in guide]
-pm = mean(plane, radius)
-cov = np.stack([mean(g * plane, radius) - m * pm for g, m in zip(guide, mu)], -1)
-sigma = np.empty((high, wide, 3, 3))
-for i in range(3):
-    for j in range(3):
-        sigma[..., i, j] = mean(guide[i] * guide[j], radius) - mu[i] * mu[j] + (smoothness if i == j else 0)
-a = np.linalg.solve(sigma, cov[..., None])[..., 0]
-b = pm - sum(a[..., k] * mu[k] for k in range(3))
-q = sum(mean(a[..., k], radius) * guide[k] for k in range(3)) + mean(b, radius)
-out["guided"] = {
-    "columns": wide, "rows": high, "radius": radius, "smoothness": smoothness, "guide": [[round(float(v), 9) for v in g.ravel()] for g in guide],
-    "plane": [float(v) for v in plane.ravel()], "filtered": [round(float(v), 8) for v in q.ravel()],
-}
 
 # strokes: stamps max(0.5, r/4) apart along the way, the first at the start; pressure runs linearly along it
 def stroke(points, size, hardness, opacity, flow, pressure):

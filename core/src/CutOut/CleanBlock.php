@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\CutOut;
+
+use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Plate\PictureSource;
+use Aumbrel\Core\Plate\Placement;
+use Aumbrel\Core\Plate\Rectangle;
+use Aumbrel\Core\Render\Plane;
+use Aumbrel\Core\Render\Planes;
+
+/**
+ * A square block of a plate's picture, or of one of its halvings, cut out and with its edge cleaned: 16 bits a channel.
+ *
+ * Only what cleaning changes is kept for other processes; the rest is the picture's own pixels under the masks.
+ */
+final readonly class CleanBlock implements Plane
+{
+    /** Pixels along a side. */
+    public const SIDE = 512;
+
+    public Rectangle $place;
+
+    public function __construct(private PictureSource $picture, private CutMasks $masks, private Edge $edge, int $level, int $column, int $row)
+    {
+        [$width, $height] = [(int) ceil($picture->width() / 2 ** $level), (int) ceil($picture->height() / 2 ** $level)];
+        [$x, $y] = [$column * self::SIDE, $row * self::SIDE];
+        $this->place = new Rectangle($level, $x, $y, min(self::SIDE, $width - $x), min(self::SIDE, $height - $y));
+    }
+
+    public function key(): string
+    {
+        return "{$this->whole()} block {$this->place->level} {$this->place->x} {$this->place->y}";
+    }
+
+    /** @return list<int> packed `A<<48 | R<<32 | G<<16 | B` */
+    public function fill(Planes $planes): array
+    {
+        $pixels = new PlatePixels($this->place->pixels($this->picture), $this->picture->bits());
+        $packed = $pixels->with($this->shape($planes, $this->frame(0), $pixels));
+        foreach ($this->changes($planes) as $at => $pixel) {
+            $packed[$at] = $pixel;
+        }
+
+        /** @var list<int> $packed changed only where it had values already */
+        return $packed;
+    }
+
+    /** @return array<int, int> the pixels that cleaning changes, by place */
+    private function changes(Planes $planes): array
+    {
+        $make = fn (): string => $this->worked($planes);
+        $bytes = $planes->found($this->whole(), $this->key(), $make);
+        $count = self::counted($bytes);
+        if (strlen($bytes) !== 4 + 12 * $count) {
+            // what was kept is damaged
+            $bytes = $make();
+            $count = self::counted($bytes);
+        }
+        if ($count === 0) {
+            return [];
+        }
+        /** @var array<int, int> $places */
+        $places = unpack("V{$count}", $bytes, 4) ?: [];
+        /** @var array<int, int> $pixels */
+        $pixels = unpack("P{$count}", $bytes, 4 + 4 * $count) ?: [];
+
+        return array_combine($places, $pixels);
+    }
+
+    private static function counted(string $bytes): int
+    {
+        /** @var array{1: int}|false $count */
+        $count = strlen($bytes) >= 4 ? unpack('V', $bytes) : false;
+
+        return $count === false ? -1 : $count[1];
+    }
+
+    /** The changes as bytes: how many, their places, their pixels. */
+    private function worked(Planes $planes): string
+    {
+        $scale = 1 / 2 ** $this->place->level;
+        $margin = $this->edge->reach($scale);
+        $frame = $this->frame($margin);
+        [$columns, $rows] = [$frame->window->columns, $frame->window->rows];
+        $around = new Rectangle($this->place->level, $this->place->x - $margin, $this->place->y - $margin, $columns, $rows);
+        $pixels = new PlatePixels($around->pixels($this->picture), $this->picture->bits());
+        $before = $this->shape($planes, $frame, $pixels);
+        $cleaned = $this->edge->clean($before, $pixels, $columns, $rows, $scale);
+        $places = $changed = [];
+        for ($row = 0; $row < $this->place->rows; $row++) {
+            for ($column = 0, $at = ($row + $margin) * $columns + $margin; $column < $this->place->columns; $column++, $at++) {
+                $alpha = $cleaned->alpha[$at];
+                if ($alpha !== $before[$at] || isset($cleaned->colours[$at])) {
+                    $places[] = $row * $this->place->columns + $column;
+                    $changed[] = (int) ($alpha * 65535.0 + 0.5) << 48 | ($cleaned->colours[$at] ?? $pixels->colour($at));
+                }
+            }
+        }
+
+        return pack('V', count($places)).pack('V*', ...$places).pack('P*', ...$changed);
+    }
+
+    /** @return list<float> */
+    private function shape(Planes $planes, Frame $frame, PlatePixels $pixels): array
+    {
+        return $this->masks->shape($planes, $frame, $this->picture, $this->picture->opaque() ? null : $pixels->alpha(), $this->edge->fillInside);
+    }
+
+    private function frame(int $margin): Frame
+    {
+        $unit = 2 ** $this->place->level;
+        $window = new Window($this->place->x * $unit, $this->place->y * $unit, $this->place->columns * $unit, $this->place->rows * $unit, 1 / $unit);
+
+        return Frame::plate($window->padded($margin), Placement::asItIs());
+    }
+
+    private function whole(): string
+    {
+        return "clean {$this->picture->key()} {$this->edge->key()} {$this->masks->key()}";
+    }
+}

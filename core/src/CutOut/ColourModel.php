@@ -69,6 +69,22 @@ final readonly class ColourModel
     }
 
     /**
+     * Of one colour.
+     *
+     * @param  array{float, float, float}  $colour
+     */
+    public function density(array $colour): float
+    {
+        $density = 0.0;
+        foreach ($this->parts as [$factor, $ml, $ma, $mb, $xx, $yy, $zz, $xy, $xz, $yz]) {
+            [$x, $y, $z] = [$colour[0] - $ml, $colour[1] - $ma, $colour[2] - $mb];
+            $density += $factor * exp(-0.5 * ($xx * $x * $x + $yy * $y * $y + $zz * $z * $z + 2.0 * ($xy * $x * $y + $xz * $x * $z + $yz * $y * $z)));
+        }
+
+        return $density;
+    }
+
+    /**
      * @param  list<array{float, float, float}>  $samples
      * @return list<array{float, float, float}>
      */

@@ -8,30 +8,74 @@ namespace Aumbrel\Core\CutOut;
 final class Pieces
 {
     /**
-     * Numbers from 1 for pixels above a half that hang together over their sides; 0 elsewhere.
+     * Numbers from 1 for pixels that hang together over their sides; 0 elsewhere. Runs of rows are joined, not pixels (He,
+     * Chao, Suzuki, *A run-based two-scan labeling algorithm*, 2008).
      *
      * @param  array<int, float>  $alpha
+     * @param  float  $least  what belongs to a piece
      * @return array{list<int>, int} labels, and how many pieces there are
      */
-    public static function label(array $alpha, int $columns, int $rows): array
+    public static function label(array $alpha, int $columns, int $rows, float $least = 0.5): array
     {
-        $labels = array_fill(0, $columns * $rows, 0);
-        $count = 0;
-        foreach ($alpha as $start => $value) {
-            if ($value < 0.5 || $labels[$start] !== 0) {
-                continue;
-            }
-            $labels[$start] = ++$count;
-            $open = [$start];
-            while ($open !== []) {
-                $at = array_pop($open);
-                $column = $at % $columns;
-                foreach ([$column > 0 ? $at - 1 : -1, $column + 1 < $columns ? $at + 1 : -1, $at - $columns, $at + $columns] as $next) {
-                    if (isset($labels[$next]) && $labels[$next] === 0 && $alpha[$next] >= 0.5) {
-                        $labels[$next] = $count;
-                        $open[] = $next;
-                    }
+        /** @var list<array{int, int}> $runs first pixel of each, and one after its last */
+        $runs = [];
+        /** @var array<int, int> $parents by run */
+        $parents = [];
+        [$above, $aboveEnd] = [0, 0];
+        for ($row = 0; $row < $rows; $row++) {
+            $begin = count($runs);
+            $end = ($row + 1) * $columns;
+            for ($at = $row * $columns; $at < $end; $at++) {
+                if ($alpha[$at] < $least) {
+                    continue;
                 }
+                $first = $at;
+                while ($at < $end && $alpha[$at] >= $least) {
+                    $at++;
+                }
+                $own = count($runs);
+                $runs[] = [$first, $at];
+                $parents[] = $own;
+                while ($above < $aboveEnd && $runs[$above][1] + $columns <= $first) {
+                    $above++;
+                }
+                for ($k = $above; $k < $aboveEnd && $runs[$k][0] + $columns < $at; $k++) {
+                    self::join($parents, $own, $k);
+                }
+            }
+            [$above, $aboveEnd] = [$begin, count($runs)];
+        }
+
+        return self::numbered($runs, $parents, $columns * $rows);
+    }
+
+    /** @param  array<int, int>  $parents  by run: one before it that it hangs together with, or itself */
+    private static function join(array &$parents, int $one, int $other): void
+    {
+        while ($parents[$one] !== $one) {
+            $one = $parents[$one];
+        }
+        while ($parents[$other] !== $other) {
+            $other = $parents[$other];
+        }
+        $parents[max($one, $other)] = min($one, $other);
+    }
+
+    /**
+     * @param  list<array{int, int}>  $runs
+     * @param  array<int, int>  $parents
+     * @return array{list<int>, int}
+     */
+    private static function numbered(array $runs, array $parents, int $pixels): array
+    {
+        $labels = array_fill(0, $pixels, 0);
+        $numbers = [];
+        $count = 0;
+        foreach ($runs as $k => [$first, $end]) {
+            // a run's parent is one before it, which has its number already
+            $numbers[$k] = $number = $parents[$k] === $k ? ++$count : $numbers[$parents[$k]];
+            for ($at = $first; $at < $end; $at++) {
+                $labels[$at] = $number;
             }
         }
 

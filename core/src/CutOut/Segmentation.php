@@ -20,12 +20,15 @@ use Aumbrel\Core\Stroke\Stroke;
  */
 final class Segmentation
 {
-    private const SUBJECT = 1;
+    public const SUBJECT = 1;
 
-    private const BACKGROUND = 2;
+    public const BACKGROUND = 2;
 
     /** Pixels of the size at which it is worked out as a whole. */
     private const COARSE = 32_000;
+
+    /** Coverage below which a cut has nothing. */
+    private const TRACE = 0.02;
 
     private const MODEL_ROUNDS = 4;
 
@@ -36,14 +39,13 @@ final class Segmentation
     /** Over-relaxation of the sweeps. */
     private const HASTE = 1.7;
 
-    /** How much a colour model counts beside the neighbours. */
-    private const PRIOR = 0.06;
+    /** How much colours count beside the neighbours: at least, where they tell little, and where they are trusted. */
+    private const DOUBTFUL = 0.0015;
 
-    /** A model never says more surely than this what a pixel is. */
-    private const SUREST = 0.985;
+    private const TRUSTED = 0.03;
 
-    /** Samples that a colour model is learnt from, at most. */
-    private const SAMPLES = 2500;
+    /** So many times their mean differences of neighbours count as an edge. */
+    private const EDGE = 0.5;
 
     /** @param  list<Stroke>  $strokes  in the picture's pixels; those that reveal are on the subject */
     public static function of(Colours $colours, int $width, int $height, array $strokes): Shape
@@ -54,13 +56,16 @@ final class Segmentation
         }
         $coarsest = $sizes[count($sizes) - 1];
         $marks = self::marks($coarsest, $width, $height, $strokes);
-        [$values, $subject, $background] = self::whole($coarsest, $marks);
-        $values = self::connected($values, $marks, $coarsest->columns, $coarsest->rows);
+        $prior = new CutPrior($coarsest, $marks);
+        $values = self::connected(self::whole($coarsest, $marks, $prior), $marks, $coarsest->columns, $coarsest->rows);
         for ($k = count($sizes) - 2; $k >= 0; $k--) {
-            $values = self::finer($sizes[$k], $sizes[$k + 1], $values, self::marks($sizes[$k], $width, $height, $strokes), $subject, $background);
+            $marks = self::marks($sizes[$k], $width, $height, $strokes);
+            // what hung together by less than a pixel of the smaller size may not hang together any more
+            $values = self::connected(self::finer($sizes[$k], $sizes[$k + 1], $values, $marks, $prior), $marks, $sizes[$k]->columns, $sizes[$k]->rows);
         }
+        $sharp = self::sharpened($values, $colours);
 
-        return new Shape($width, $height, $colours->level, self::sharpened($values, $colours));
+        return new Shape($width, $height, $colours->level, self::connected($sharp, $marks, $colours->columns, $colours->rows, self::TRACE));
     }
 
     /**
@@ -83,17 +88,15 @@ final class Segmentation
 
     /**
      * @param  array<int, int>  $marks
-     * @return array{array<int, float>, ColourModel, ColourModel}
+     * @return array<int, float>
      */
-    private static function whole(Colours $colours, array $marks): array
+    private static function whole(Colours $colours, array $marks, CutPrior $colour): array
     {
         [$right, $down] = self::likeness($colours);
-        $subject = ColourModel::of(self::samples($colours, $marks, self::SUBJECT));
-        $background = ColourModel::of(self::samples($colours, $marks, self::BACKGROUND));
         $near = self::nearness($colours, $marks, $right, $down);
-        $values = [];
+        $values = $labels = [];
         for ($round = 0; $round < self::MODEL_ROUNDS; $round++) {
-            $prior = self::prior($colours, $subject, $background);
+            $prior = $colour->everywhere($labels);
             // what lies near a stroke, without an edge between, belongs to it rather, whatever its colour
             foreach ($prior as $at => $value) {
                 $odds = $value / (1 - $value) * $near[$at] / (1 - $near[$at]);
@@ -105,16 +108,21 @@ final class Segmentation
                     $values[$at] = $mark === self::SUBJECT ? 1.0 : 0.0;
                 }
             }
-            $values = self::walk($values, $prior, $marks, $right, $down, $colours->columns, $colours->rows, self::SWEEPS);
+            $values = self::walk($values, $prior, $marks, $right, $down, $colours->columns, $colours->rows, self::weight($colour));
             $labels = [];
             foreach ($values as $at => $value) {
                 $labels[] = $marks[$at] !== 0 ? $marks[$at] : ($value > 0.6 ? self::SUBJECT : ($value < 0.4 ? self::BACKGROUND : 0));
             }
-            $subject = ColourModel::of(self::samples($colours, $labels, self::SUBJECT));
-            $background = ColourModel::of(self::samples($colours, $labels, self::BACKGROUND));
+            $colour->learn($labels);
         }
 
-        return [$values, $subject, $background];
+        return $values;
+    }
+
+    /** How much colours count beside the neighbours in this picture. */
+    private static function weight(CutPrior $colour): float
+    {
+        return self::DOUBTFUL + $colour->trust * (self::TRUSTED - self::DOUBTFUL);
     }
 
     /**
@@ -136,7 +144,7 @@ final class Segmentation
                 $sum += $across + $along;
             }
         }
-        $steepness = 1 / max(1e-6, 1.2 * $sum / (2 * $columns * $rows));
+        $steepness = 1 / max(1e-6, self::EDGE * $sum / (2 * $columns * $rows));
         for ($at = 0, $count = $columns * $rows; $at < $count; $at++) {
             $right[$at] = exp(-$right[$at] * $steepness) + 0.002;
             $down[$at] = exp(-$down[$at] * $steepness) + 0.002;
@@ -201,67 +209,6 @@ final class Segmentation
     }
 
     /**
-     * What the colour models say of each pixel: 1 for the subject.
-     *
-     * @param  list<int>|null  $only  the pixels that are wanted; the others get 0.5
-     * @return array<int, float>
-     */
-    private static function prior(Colours $colours, ColourModel $subject, ColourModel $background, ?array $only = null): array
-    {
-        $count = $colours->columns * $colours->rows;
-        $density = [self::densities($colours, $subject, $only), self::densities($colours, $background, $only)];
-        $prior = [];
-        for ($at = 0; $at < ($only === null ? $count : count($only)); $at++) {
-            $share = ($density[0][$at] + 1e-4) / ($density[0][$at] + $density[1][$at] + 2e-4);
-            $prior[] = $share > self::SUREST ? self::SUREST : ($share < 1 - self::SUREST ? 1 - self::SUREST : $share);
-        }
-
-        return $prior;
-    }
-
-    /**
-     * @param  list<int>|null  $only
-     * @return array<int, float>
-     */
-    private static function densities(Colours $colours, ColourModel $model, ?array $only): array
-    {
-        $only ??= range(0, $colours->columns * $colours->rows - 1);
-        [$l, $a, $b] = [$colours->lightness, $colours->first, $colours->second];
-        $densities = array_fill(0, count($only), 0.0);
-        foreach ($model->parts() as [$factor, $ml, $ma, $mb, $xx, $yy, $zz, $xy, $xz, $yz]) {
-            foreach ($only as $k => $at) {
-                $x = $l[$at] - $ml;
-                $y = $a[$at] - $ma;
-                $z = $b[$at] - $mb;
-                $far = $xx * $x * $x + $yy * $y * $y + $zz * $z * $z + 2.0 * ($xy * $x * $y + $xz * $x * $z + $yz * $y * $z);
-                if ($far < 40.0) {
-                    $densities[$k] += $factor * exp(-0.5 * $far);
-                }
-            }
-        }
-
-        return $densities;
-    }
-
-    /**
-     * @param  array<int, int>  $labels
-     * @return list<array{float, float, float}>
-     */
-    private static function samples(Colours $colours, array $labels, int $wanted): array
-    {
-        $found = array_keys($labels, $wanted, true);
-        $samples = [];
-        for ($k = 0, $n = count($found), $step = max(1, intdiv($n, self::SAMPLES)); $k < $n; $k += $step) {
-            $at = $found[$k];
-            if ($colours->alpha[$at] >= 0.02) {
-                $samples[] = [$colours->lightness[$at], $colours->first[$at], $colours->second[$at]];
-            }
-        }
-
-        return $samples === [] ? [[0.0, 0.0, 0.0]] : $samples;
-    }
-
-    /**
      * Successive over-relaxation toward the walkers' potentials.
      *
      * @param  array<int, float>  $values
@@ -271,35 +218,35 @@ final class Segmentation
      * @param  array<int, float>  $down
      * @return array<int, float>
      */
-    private static function walk(array $values, array $prior, array $marks, array $right, array $down, int $columns, int $rows, int $sweeps): array
+    private static function walk(array $values, array $prior, array $marks, array $right, array $down, int $columns, int $rows, float $weight): array
     {
-        for ($sweep = 0; $sweep < $sweeps; $sweep++) {
+        for ($sweep = 0; $sweep < self::SWEEPS; $sweep++) {
             for ($row = 0, $at = 0; $row < $rows; $row++) {
                 for ($column = 0; $column < $columns; $column++, $at++) {
                     if ($marks[$at] !== 0) {
                         continue;
                     }
-                    $pull = self::PRIOR;
-                    $sum = self::PRIOR * $prior[$at];
+                    $pull = $weight;
+                    $sum = $weight * $prior[$at];
                     if ($column > 0) {
-                        $weight = $right[$at - 1];
-                        $pull += $weight;
-                        $sum += $weight * $values[$at - 1];
+                        $like = $right[$at - 1];
+                        $pull += $like;
+                        $sum += $like * $values[$at - 1];
                     }
                     if ($column + 1 < $columns) {
-                        $weight = $right[$at];
-                        $pull += $weight;
-                        $sum += $weight * $values[$at + 1];
+                        $like = $right[$at];
+                        $pull += $like;
+                        $sum += $like * $values[$at + 1];
                     }
                     if ($row > 0) {
-                        $weight = $down[$at - $columns];
-                        $pull += $weight;
-                        $sum += $weight * $values[$at - $columns];
+                        $like = $down[$at - $columns];
+                        $pull += $like;
+                        $sum += $like * $values[$at - $columns];
                     }
                     if ($row + 1 < $rows) {
-                        $weight = $down[$at];
-                        $pull += $weight;
-                        $sum += $weight * $values[$at + $columns];
+                        $like = $down[$at];
+                        $pull += $like;
+                        $sum += $like * $values[$at + $columns];
                     }
                     $values[$at] += self::HASTE * ($sum / $pull - $values[$at]);
                 }
@@ -312,13 +259,14 @@ final class Segmentation
     /**
      * Only what hangs together with a stroke on the subject is the subject.
      *
+     * @param  float  $least  what is there at all
      * @param  array<int, float>  $values
      * @param  array<int, int>  $marks
      * @return array<int, float>
      */
-    private static function connected(array $values, array $marks, int $columns, int $rows): array
+    private static function connected(array $values, array $marks, int $columns, int $rows, float $least = 0.5): array
     {
-        [$pieces] = Pieces::label($values, $columns, $rows);
+        [$pieces] = Pieces::label($values, $columns, $rows, $least);
         $held = [];
         foreach (array_keys($marks, self::SUBJECT, true) as $at) {
             $held[$pieces[$at]] = true;
@@ -339,7 +287,7 @@ final class Segmentation
      * @param  array<int, int>  $marks
      * @return array<int, float>
      */
-    private static function finer(Colours $fine, Colours $small, array $coarse, array $marks, ColourModel $subject, ColourModel $background): array
+    private static function finer(Colours $fine, Colours $small, array $coarse, array $marks, CutPrior $colour): array
     {
         [$columns, $rows] = [$fine->columns, $fine->rows];
         $border = self::border($coarse, $small->columns, $small->rows);
@@ -357,7 +305,7 @@ final class Segmentation
             }
         }
 
-        return self::walkBand($fine, $values, $band, self::prior($fine, $subject, $background, $band));
+        return self::walkBand($fine, $values, $band, $colour->at($fine, $band), self::weight($colour));
     }
 
     /**
@@ -389,7 +337,7 @@ final class Segmentation
      * @param  array<int, float>  $prior  of the band's pixels
      * @return array<int, float>
      */
-    private static function walkBand(Colours $colours, array $values, array $band, array $prior): array
+    private static function walkBand(Colours $colours, array $values, array $band, array $prior, float $weight): array
     {
         [$l, $a, $b, $columns] = [$colours->lightness, $colours->first, $colours->second, $colours->columns];
         $count = $colours->columns * $colours->rows;
@@ -403,7 +351,7 @@ final class Segmentation
                 $sum += $difference;
             }
         }
-        $steepness = 1 / max(1e-6, 1.2 * $sum / max(1, count($weights)));
+        $steepness = 1 / max(1e-6, self::EDGE * $sum / max(1, count($weights)));
         foreach ($weights as $k => $difference) {
             $weights[$k] = exp(-$difference * $steepness) + 0.002;
         }
@@ -411,8 +359,8 @@ final class Segmentation
             $k = 0;
             foreach ($band as $n => $at) {
                 [$w0, $w1, $w2, $w3] = [$weights[$k], $weights[$k + 1], $weights[$k + 2], $weights[$k + 3]];
-                $mean = ($w0 * $values[$neighbours[$k]] + $w1 * $values[$neighbours[$k + 1]] + $w2 * $values[$neighbours[$k + 2]] + $w3 * $values[$neighbours[$k + 3]] + self::PRIOR * $prior[$n])
-                    / ($w0 + $w1 + $w2 + $w3 + self::PRIOR);
+                $mean = ($w0 * $values[$neighbours[$k]] + $w1 * $values[$neighbours[$k + 1]] + $w2 * $values[$neighbours[$k + 2]] + $w3 * $values[$neighbours[$k + 3]] + $weight * $prior[$n])
+                    / ($w0 + $w1 + $w2 + $w3 + $weight);
                 $values[$at] += 1.3 * ($mean - $values[$at]);
                 $k += 4;
             }
@@ -443,7 +391,7 @@ final class Segmentation
                     $value = ($value - 0.5) / ($slope > 0.05 ? $slope : 0.05) + 0.5;
                     $value = $value < 0.0 ? 0.0 : ($value > 1.0 ? 1.0 : $value);
                 }
-                $sharp[] = $colours->alpha[$at] < 0.02 ? 0.0 : ($value < 0.02 ? 0.0 : ($value > 0.98 ? 1.0 : $value));
+                $sharp[] = $colours->alpha[$at] < 0.02 ? 0.0 : ($value < self::TRACE ? 0.0 : ($value > 1 - self::TRACE ? 1.0 : $value));
             }
         }
 

@@ -72,7 +72,7 @@ final readonly class NamedScene
         $row = SceneRow::query()->find($id) ?? throw new Problem("there is no stored scene {$id}");
         $store = $application->make(SceneStore::class);
 
-        return new self($store->document($row), (new StoredPictures(config()->string('aumbrel.pictures')))
+        return new self($store->whole($row), (new StoredPictures(config()->string('aumbrel.pictures')))
             ->showing(array_map(static fn (Picture $picture): string => $picture->id, $store->pictures($row))));
     }
 

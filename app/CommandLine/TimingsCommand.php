@@ -8,6 +8,7 @@ use App\CommandLine\Timings\BrowserTimings;
 use App\CommandLine\Timings\MatchTimings;
 use App\CommandLine\Timings\SceneTimings;
 use App\CommandLine\Timings\StackTimings;
+use App\CommandLine\Timings\StrokeTimings;
 
 /** aumbrel timings [--no-browser] [--export]: what the engine and the interface take on this machine, as JSON. */
 final class TimingsCommand implements Command
@@ -19,6 +20,7 @@ final class TimingsCommand implements Command
             'fusedStack' => (new StackTimings)->measure(),
             'scene' => (new SceneTimings)->measure(),
             'match' => (new MatchTimings)->measure(),
+            'strokes' => (new StrokeTimings)->measure(),
             ...($arguments->has('export') ? ['export' => (new SceneTimings)->export()] : []),
             ...($arguments->has('no-browser') ? [] : ['browser' => (new BrowserTimings)->measure()]),
         ];

@@ -29,7 +29,7 @@ final readonly class Exports
         $bits = $format === 'jpeg' ? 8 : $bits;
         $export = $scene->exports()->create([
             'format' => $format, 'bits' => $bits, 'quality' => $quality, 'state' => Export::WAITING,
-            'scene' => $this->store->flat($scene)->toDocument(),
+            'scene' => $this->store->whole($scene)->toArray(),
             'name' => (Str::slug($scene->title) ?: 'scene').($bits === 16 ? '-16bit' : '').($format === 'png' ? '.png' : '.jpg'),
         ]);
         RunExport::dispatch($export->id);

@@ -21,6 +21,8 @@ final class Painter
 
     private readonly StoredPictures $pictures;
 
+    private readonly HeldStrokes $strokes;
+
     /** @var array<string, Scene> by the hash of their text, the latest last */
     private array $documents = [];
 
@@ -30,11 +32,14 @@ final class Painter
     public function __construct(string $kernels, string $pictures, string $shapes, int $memory = Memory::BYTES, ?Watch $watch = null)
     {
         $this->pictures = new StoredPictures($pictures);
+        $this->strokes = new HeldStrokes;
         $this->renderer = new Renderer(new KernelStore($kernels), $this->pictures, new ShapeStore($shapes), new Memory($memory), $watch);
     }
 
+    /** @throws StrokesMissing when the scene names strokes that this process has not been told */
     public function paint(RenderRequest $request): PaintedReply
     {
+        $this->strokes->hold($request->strokes);
         $this->pictures->showing($request->pictures);
         $scene = $this->document($request->scene);
         $window = $request->window();
@@ -58,7 +63,7 @@ final class Painter
     {
         $key = $text->key();
         if (! isset($this->documents[$key])) {
-            $this->documents = [...array_slice($this->documents, 1 - self::DOCUMENTS, null, true), $key => $text->document()];
+            $this->documents = [...array_slice($this->documents, 1 - self::DOCUMENTS, null, true), $key => $text->document($this->strokes)];
         }
 
         return $this->documents[$key];

@@ -59,7 +59,9 @@ final class Pieces
             if ($read instanceof Dropped) {
                 return $read;
             }
-            if ($read === null) {
+            if ($read instanceof StrokesMissing) {
+                $this->left[$at] = $this->with($read, $this->left[$at]);
+            } elseif ($read === null) {
                 $this->tries[$at] = ($this->tries[$at] ?? 1) + 1;
             } else {
                 $pieces[] = $this->taken($at, $read);
@@ -74,7 +76,7 @@ final class Pieces
 
     private function askAgain(): void
     {
-        if (max(0, ...array_intersect_key($this->tries, $this->left)) > self::TRIES) {
+        if (max([0, ...array_values(array_intersect_key($this->tries, $this->left))]) > self::TRIES) {
             throw RenderStopped::early();
         }
         $this->waiting = $this->pool->begin($this->left, $this->ticket);
@@ -84,10 +86,27 @@ final class Pieces
     private function paintHere(): array
     {
         foreach ($this->left as $at => $band) {
-            return [$this->taken($at, $this->painter->paint($band))];
+            try {
+                return [$this->taken($at, $this->painter->paint($band))];
+            } catch (StrokesMissing $missing) {
+                $this->left[$at] = $this->with($missing, $band);
+
+                return [];
+            }
         }
 
         return [];
+    }
+
+    /** The band with the strokes that were missed; it is asked for again. */
+    private function with(StrokesMissing $missing, RenderRequest $band): RenderRequest
+    {
+        $more = $band->withStrokes($missing->keys);
+        if (array_diff_key(array_flip($missing->keys), $more->strokes) !== []) {
+            throw RenderStopped::early();
+        }
+
+        return $more;
     }
 
     private function taken(int $at, PaintedReply $painted): Piece

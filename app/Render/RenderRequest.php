@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Render;
 
+use App\Scenes\StrokeShelf;
 use Aumbrel\Core\Geometry\Window;
+use Closure;
 
 /** What a render process is asked for; travels as a line of JSON, and behind it the scene. */
 final readonly class RenderRequest
@@ -15,6 +17,9 @@ final readonly class RenderRequest
 
     public SceneText $scene;
 
+    /** @var list<string> what does not travel */
+    private const AT_HOME = ['scene', 'kept'];
+
     /**
      * @param  string  $kind  a picture, contributions, or a {@see Study} of the plate that is named first among the strips
      * @param  array<string, mixed>|SceneText  $scene  the document
@@ -23,6 +28,8 @@ final readonly class RenderRequest
      * @param  list<string>  $strips  whose contributions are wanted
      * @param  string|null  $below  the strip that is being changed: the picture below it is kept for the next request
      * @param  int|null  $rows  of a band that begins at $firstRow; null for the whole window
+     * @param  array<array-key, string>  $strokes  as JSON, by the names that the scene has for them: those that a process may not hold yet
+     * @param  (Closure(list<string>): array<array-key, string>)|null  $kept  gives strokes by name
      */
     public function __construct(
         public string $kind,
@@ -34,6 +41,8 @@ final readonly class RenderRequest
         public ?string $below = null,
         public int $firstRow = 0,
         public ?int $rows = null,
+        public array $strokes = [],
+        private ?Closure $kept = null,
     ) {
         $this->scene = is_array($scene) ? SceneText::of($scene) : $scene;
     }
@@ -41,7 +50,7 @@ final readonly class RenderRequest
     public static function unpack(string $packed): self
     {
         [$head, $scene] = explode("\n", $packed, 2) + [1 => ''];
-        /** @var array{kind: string, pictures: array<string, string>, window: array{float, float, float, float}, scale: float, strips: list<string>, below: string|null, firstRow: int, rows: int|null} $raw */
+        /** @var array{kind: string, pictures: array<string, string>, window: array{float, float, float, float}, scale: float, strips: list<string>, below: string|null, firstRow: int, rows: int|null, strokes: array<array-key, string>} $raw */
         $raw = json_decode($head, true, 16, JSON_THROW_ON_ERROR);
 
         return new self(...$raw, scene: SceneText::read($scene));
@@ -49,9 +58,21 @@ final readonly class RenderRequest
 
     public function pack(): string
     {
-        $head = array_diff_key(get_object_vars($this), ['scene' => 0]);
+        $head = array_diff_key(get_object_vars($this), array_flip(self::AT_HOME));
 
         return json_encode($head, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE)."\n".$this->scene->text();
+    }
+
+    /**
+     * The same with strokes sent along.
+     *
+     * @param  list<string>|null  $keys  null for all that the scene names
+     */
+    public function withStrokes(?array $keys = null): self
+    {
+        $strokes = $this->kept === null ? [] : ($this->kept)($keys ?? StrokeShelf::keys($this->scene->fields()));
+
+        return new self($this->kind, $this->scene, $this->pictures, $this->window, $this->scale, $this->strips, $this->below, $this->firstRow, $this->rows, $strokes + $this->strokes, $this->kept);
     }
 
     /** Strips and masks: what the work on a pixel goes by. */
@@ -78,7 +99,7 @@ final readonly class RenderRequest
         $bands = [];
         $first = 0;
         foreach ($heights as $rows) {
-            $bands[] = new self($this->kind, $this->scene, $this->pictures, $this->window, $this->scale, $this->strips, $this->below, $first, $rows);
+            $bands[] = new self($this->kind, $this->scene, $this->pictures, $this->window, $this->scale, $this->strips, $this->below, $first, $rows, $this->strokes, $this->kept);
             $first += $rows;
         }
 

@@ -8,7 +8,7 @@ use Aumbrel\Core\Scene\Scene;
 
 /**
  * A scene on its way to the render processes: written down once for all bands of a picture, and named by a hash of its
- * text, so that a process that has read it for one band has it for the others.
+ * text, so that a process that has read it for one band has it for the others. Strokes stand in it by their names.
  */
 final class SceneText
 {
@@ -55,8 +55,9 @@ final class SceneText
         return hash('xxh128', $this->text());
     }
 
-    public function document(): Scene
+    /** @throws StrokesMissing when it names strokes that are not held */
+    public function document(HeldStrokes $strokes): Scene
     {
-        return Scene::read($this->fields());
+        return Scene::read($strokes->in($this->fields()));
     }
 }

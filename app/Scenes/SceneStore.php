@@ -23,9 +23,16 @@ final class SceneStore
     {
     }
 
+    /** The scene with its strokes known by name. */
     public function document(Scene $scene): Document
     {
         return Document::read($this->flat($scene)->toDocument());
+    }
+
+    /** The scene with all that is in it, to be written out. */
+    public function whole(Scene $scene): Document
+    {
+        return Document::read((new StrokeShelf($scene->id))->take($this->flat($scene)->toDocument()));
     }
 
     /**
@@ -75,8 +82,9 @@ final class SceneStore
                 return $scene;
             }
             $this->checkSeen($scene, $seen);
-            $before = $this->flat($scene)->normalised();
-            $document = Document::read($change($before)->toDocument());
+            $shelf = new StrokeShelf($scene->id);
+            $before = $this->flat($scene, $shelf)->normalised();
+            $document = Document::read($shelf->named($change($before)->toDocument()));
             $this->checkPictures($document, array_map(strval(...), array_keys($this->pictureIds($scene))));
             $after = FlatScene::fromDocument($document->toArray());
             $difference = $before->differenceTo($after);
@@ -85,7 +93,6 @@ final class SceneStore
             }
             $scene->edits()->where('position', '>', $scene->edits_done)->delete();
             $position = $scene->edits_done + 1;
-            $shelf = new StrokeShelf($scene->id);
             $scene->edits()->create(['position' => $position, 'label' => mb_substr($label, 0, 120), 'before' => $shelf->put($difference['before']), 'after' => $shelf->put($difference['after'])]);
             $scene->edits()->where('position', '<=', $position - self::MOST_EDITS)->delete();
             $this->write($scene, $before, $after, $position);
@@ -113,10 +120,11 @@ final class SceneStore
             }
             $edit = $scene->edits()->where('position', $back ? $scene->edits_done : $scene->edits_done + 1)->first();
             if ($edit instanceof Edit) {
-                $before = $this->flat($scene)->normalised();
+                $shelf = new StrokeShelf($scene->id);
+                $before = $this->flat($scene, $shelf)->normalised();
                 /** @phpstan-ignore argument.type */
-                $after = $before->with((new StrokeShelf($scene->id))->take($back ? $edit->before : $edit->after));
-                Document::read($after->toDocument());
+                $after = $before->with($back ? $edit->before : $edit->after);
+                Document::read($shelf->named($after->toDocument()));
                 $this->write($scene, $before, $after, $back ? $edit->position - 1 : $edit->position);
             }
 
@@ -151,16 +159,16 @@ final class SceneStore
 
     /**
      * The scene laid out flat, as it stands in the database: rows hold what the core has checked and written, so they are
-     * taken as they are. Read for every draft, so without models.
+     * taken as they are. Read for every draft, so without models, and with strokes known by name.
      */
-    public function flat(Scene $scene): FlatScene
+    public function flat(Scene $scene, ?StrokeShelf $shelf = null): FlatScene
     {
         $masks = [];
-        $shelf = new StrokeShelf($scene->id);
+        $shelf ??= new StrokeShelf($scene->id);
         $rows = DB::table('masks')->join('strips', 'strips.id', '=', 'masks.strip_id')->where('strips.scene_id', $scene->id)
             ->orderBy('masks.position')->get(['masks.strip_id', 'masks.key', 'masks.kind', 'masks.fields']);
         foreach ($rows as $row) {
-            $masks[$row->strip_id][] = ['id' => $row->key, 'kind' => $row->kind] + $shelf->take(self::fields($row->fields));
+            $masks[$row->strip_id][] = ['id' => $row->key, 'kind' => $row->kind] + $shelf->named(self::fields($row->fields));
         }
         $order = $strips = [];
         foreach (DB::table('strips')->where('scene_id', $scene->id)->orderBy('position')->get() as $row) {

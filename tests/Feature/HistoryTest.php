@@ -10,7 +10,7 @@ use App\Scenes\SceneStore;
 /** The scene as it is written, without revisions. */
 function documentOf(array $scene): array
 {
-    return app(SceneStore::class)->flat(Scene::query()->findOrFail($scene['id']))->toDocument();
+    return json_decode(app(SceneStore::class)->whole(Scene::query()->findOrFail($scene['id']))->toJson(), true);
 }
 
 /** Does one gesture at random; says whether it was one. */

@@ -130,7 +130,10 @@ it('appends strokes one by one, keeps each once, and undoes them', function (): 
     foreach ([10, 20, 30] as $x) {
         $scene = change($scene, 1, ['label' => 'Reveal', 'masks' => [$mask => ['stroke' => $stroke($x)]]])->assertOk()->json();
     }
-    expect(array_map(fn (array $one): float => $one['points'][0][0], $scene['strips'][1]['masks'][0]['values']['strokes']))->toEqual([1, 10, 20, 30]);
+    // the state names them; what they are stands in the scene file
+    expect($scene['strips'][1]['masks'][0]['values']['strokes'])->toHaveCount(4)->each->toBeString();
+    $written = json_decode($this->get(at($scene, 'file'))->getContent(), true)['strips'][1]['masks'][0]['values']['strokes'];
+    expect(array_map(fn (array $one): float => $one['points'][0][0], $written))->toEqual([1, 10, 20, 30]);
     // an edit names strokes by a hash: none is written down twice
     expect(DB::table('strokes')->count())->toBe(4)->and(strlen((string) DB::table('edits')->orderByDesc('position')->value('after')))->toBeLessThan(1500);
     $scene = $this->postJson(at($scene, 'undo'))->json();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\PictureAnswer;
 use App\Models\Scene;
 use App\Render\Bands;
+use App\Render\HeldStrokes;
 use App\Render\Painter;
 use App\Render\Pieces;
 use App\Render\Pool\PoolClient;
@@ -105,5 +106,5 @@ it('travels as a line and the scene, which is written once for all bands', funct
     $back = App\Render\RenderRequest::unpack($bands[1]->pack());
     expect($back->scene->fields())->toEqual($request->scene->fields())->and($back->scene->key())->toBe($request->scene->key())
         ->and([$back->firstRow, $back->rows, $back->window, $back->scale, $back->pictures])->toEqual([100, 140, $request->window, 6.0, $request->pictures])
-        ->and($bands[0]->scene)->toBe($bands[1]->scene)->and($back->scene->document()->toArray())->toEqual($request->scene->document()->toArray());
+        ->and($bands[0]->scene)->toBe($bands[1]->scene)->and($back->scene->document(new HeldStrokes)->toArray())->toEqual($request->scene->document(new App\Render\HeldStrokes)->toArray());
 });

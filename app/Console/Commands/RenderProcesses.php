@@ -10,6 +10,7 @@ use App\Render\Painter;
 use App\Render\Pool\Dispatcher;
 use App\Render\RenderRequest;
 use App\Scenes\SceneStore;
+use App\Scenes\StrokeShelf;
 use Aumbrel\Core\Render\Watch;
 use Illuminate\Console\Command;
 use Illuminate\Database\QueryException;
@@ -52,10 +53,11 @@ final class RenderProcesses extends Command
         if ($scene === null) {
             return null;
         }
-        $request = new RenderRequest(
+        $request = (new RenderRequest(
             RenderRequest::PICTURE, $store->flat($scene)->toDocument(), $store->pictureIds($scene),
             [0.0, 0.0, (float) $scene->width, (float) $scene->height], self::VIEW_SIDE / max($scene->width, $scene->height),
-        );
+            kept: (new StrokeShelf($scene->id))->texts(...),
+        ))->withStrokes();
         // the connection is not carried over into the render processes
         DB::disconnect();
 

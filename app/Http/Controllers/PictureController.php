@@ -17,6 +17,7 @@ use App\Scenes\FlatScene;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
 use App\Scenes\StripEdits;
+use App\Scenes\StrokeShelf;
 use Aumbrel\Core\Scene\Scene as Document;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -104,6 +105,6 @@ final class PictureController
      */
     private function ask(Scene $scene, FlatScene $flat, string $kind, array $window, float $scale, array $strips, ?string $below): RenderRequest
     {
-        return new RenderRequest($kind, $flat->toDocument(), $this->store->pictureIds($scene), $window, $scale, $strips, $below);
+        return new RenderRequest($kind, $flat->toDocument(), $this->store->pictureIds($scene), $window, $scale, $strips, $below, kept: (new StrokeShelf($scene->id))->texts(...));
     }
 }

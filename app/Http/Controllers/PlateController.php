@@ -17,6 +17,7 @@ use App\Scenes\FlatScene;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
 use App\Scenes\StripEdits;
+use App\Scenes\StrokeShelf;
 use Aumbrel\Core\Bearing\Method;
 use Aumbrel\Core\Plate\Horizon;
 use Aumbrel\Core\Plate\Plate;
@@ -87,7 +88,7 @@ final class PlateController
     {
         $flat = $this->store->flat($scene);
         $read = $this->renders->render(
-            new RenderRequest($study->value, $flat->toDocument(), $this->store->pictureIds($scene), [0.0, 0.0, 1.0, 1.0], 1.0, [$strip]),
+            new RenderRequest($study->value, $flat->toDocument(), $this->store->pictureIds($scene), [0.0, 0.0, 1.0, 1.0], 1.0, [$strip], kept: (new StrokeShelf($scene->id))->texts(...)),
             new Ticket(Priority::Settled, "{$study->value} {$scene->id} {$strip}", $scene->revision),
         );
         if ($read instanceof Dropped) {

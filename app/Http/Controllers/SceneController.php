@@ -92,7 +92,7 @@ final class SceneController
     {
         $name = Str::slug($scene->title) ?: 'scene';
 
-        return new Response($this->store->document($scene)->toJson(), 200, [
+        return new Response($this->store->whole($scene)->toJson(), 200, [
             'Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$name}.json\"",
         ]);
     }
@@ -105,7 +105,7 @@ final class SceneController
         if (! is_dir($folder)) {
             @mkdir($folder, 0o700, true);
         }
-        PackedScene::write($this->store->document($scene), array_map(static fn (string $id): string => $library->path($id).'/original', $this->store->pictureIds($scene)), $file);
+        PackedScene::write($this->store->whole($scene), array_map(static fn (string $id): string => $library->path($id).'/original', $this->store->pictureIds($scene)), $file);
 
         return response()->download($file, (Str::slug($scene->title) ?: 'scene').'.zip', ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
     }

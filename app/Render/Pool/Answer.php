@@ -13,6 +13,8 @@ enum Answer: string
     case Fault = 'F';
     case Lost = 'L';
     case Withdrawn = 'W';
+    /** The scene names strokes that the process does not hold. */
+    case Missing = 'M';
     /** It is still being worked on; another answer follows. */
     case Working = 'K';
 }

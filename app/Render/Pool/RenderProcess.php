@@ -6,6 +6,7 @@ namespace App\Render\Pool;
 
 use App\Render\Painter;
 use App\Render\RenderRequest;
+use App\Render\StrokesMissing;
 use Aumbrel\Core\Fault\NotKept;
 use Aumbrel\Core\Fault\PictureLost;
 use Aumbrel\Core\Fault\Withdrawn;
@@ -88,6 +89,8 @@ final class RenderProcess implements Watch
             return Answer::Painted->value.$reply->worked($this->rows)->pack();
         } catch (Withdrawn) {
             return Answer::Withdrawn->value.$this->rows;
+        } catch (StrokesMissing $missing) {
+            return Answer::Missing->value.json_encode($missing->keys, JSON_THROW_ON_ERROR);
         } catch (SceneError $error) {
             return Answer::Problem->value.json_encode(['field' => $error->field, 'reason' => $error->reason], JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR);
         } catch (NotKept|PictureLost $fault) {

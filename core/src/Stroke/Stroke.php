@@ -6,13 +6,15 @@ namespace Aumbrel\Core\Stroke;
 
 use Aumbrel\Core\Scene\Fields;
 use Aumbrel\Core\Scene\SceneError;
+use JsonSerializable;
+use WeakMap;
 
 /**
  * One stroke of a brush as it was recorded; it replays the same at any scale.
  *
  * A point is x, y (px of the ground it lies on), pressure 0..1 and the time since the stroke began in ms.
  */
-final readonly class Stroke
+final readonly class Stroke implements JsonSerializable
 {
     public const LARGEST_SIZE = 4000.0;
 
@@ -33,6 +35,7 @@ final readonly class Stroke
      * @param  float  $spacing  of stamps, as a share of the radius
      * @param  bool  $reveals  toward 1; otherwise it hides, toward 0
      * @param  list<array{float, float, float, float}>  $points
+     * @param  string|null  $name  by which it is kept elsewhere, when nothing else is known of it but what it does
      */
     private function __construct(
         public float $size,
@@ -43,12 +46,26 @@ final readonly class Stroke
         public bool $reveals,
         public Pressure $pressure,
         public array $points,
+        public ?string $name = null,
     ) {
     }
 
-    /** @throws SceneError naming the field */
+    /** A stroke that is kept elsewhere. It stands for it in a scene that is not rendered, and is written down as its name. */
+    public static function named(string $name, bool $reveals): self
+    {
+        return new self(1.0, 0.0, 1.0, 1.0, 0.25, $reveals, Pressure::Nothing, [], $name);
+    }
+
+    /**
+     * @param  mixed  $raw  as in the scene file, or one that has been read before
+     *
+     * @throws SceneError naming the field
+     */
     public static function read(mixed $raw, string $field): self
     {
+        if ($raw instanceof self) {
+            return $raw;
+        }
         $fields = new Fields($raw, $field);
         $pressure = $fields->take('pressure', Pressure::Nothing->value);
         $points = [];
@@ -133,9 +150,20 @@ final readonly class Stroke
         ];
     }
 
+    /** @return array<string, mixed>|string */
+    public function jsonSerialize(): array|string
+    {
+        return $this->name ?? $this->toArray();
+    }
+
     public function key(): string
     {
-        return hash('xxh128', serialize($this->toArray()));
+        // asked for every window of every draft
+        /** @var WeakMap<self, string> $keys */
+        static $keys = new WeakMap;
+        $keys[$this] ??= $this->name ?? hash('xxh128', serialize($this->toArray()));
+
+        return $keys[$this];
     }
 
     /**

@@ -26,9 +26,9 @@ final readonly class Strokes
         return new self(array_map(static fn (mixed $stroke, int $at): Stroke => Stroke::read($stroke, "{$field}[{$at}]"), $raw, array_keys($raw)));
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<array<string, mixed>|string> */
     public function toArray(): array
     {
-        return array_map(static fn (Stroke $stroke): array => $stroke->toArray(), $this->all);
+        return array_map(static fn (Stroke $stroke): array|string => $stroke->jsonSerialize(), $this->all);
     }
 }

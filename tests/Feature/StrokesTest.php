@@ -39,15 +39,15 @@ function namedRequest(array $scene): RenderRequest
     return new RenderRequest(RenderRequest::PICTURE, $store->flat($stored)->toDocument(), $store->pictureIds($stored), [0.0, 0.0, 64.0, 40.0], 1.0, kept: (new StrokeShelf($stored->id))->texts(...));
 }
 
-function painter(): Painter
+function freshPainter(): Painter
 {
     return new Painter(config('aumbrel.kernels'), config('aumbrel.pictures'), config('aumbrel.shapes'));
 }
 
 /** The bytes of a picture that is asked for at a pool, or here. */
-function painted(PoolClient $pool, RenderRequest $request, int $number): string
+function picturedBy(PoolClient $pool, RenderRequest $request, int $number): string
 {
-    $pieces = new Pieces($pool, painter(), $request->bands([20, 20]), new Ticket(Priority::Settled, 'strokes', $number));
+    $pieces = new Pieces($pool, freshPainter(), $request->bands([20, 20]), new Ticket(Priority::Settled, 'strokes', $number));
     $came = [];
     while (! $pieces->isDone()) {
         foreach ($pieces->take(10) as $piece) {
@@ -61,15 +61,15 @@ function painted(PoolClient $pool, RenderRequest $request, int $number): string
 
 it('sends strokes to a process once, and then names them', function (): void {
     $request = namedRequest(paintedScene(40));
-    expect(strlen($request->pack()))->toBeLessThan(6000)->and(fn () => painter()->paint($request))->toThrow(StrokesMissing::class);
-    $expected = painter()->paint($request->withStrokes())->bytes;
+    expect(strlen($request->pack()))->toBeLessThan(6000)->and(fn () => freshPainter()->paint($request))->toThrow(StrokesMissing::class);
+    $expected = freshPainter()->paint($request->withStrokes())->bytes;
     $pool = pool();
-    expect(painted($pool, $request, 1))->toBe($expected)->and(painted($pool, $request, 2))->toBe($expected);
+    expect(picturedBy($pool, $request, 1))->toBe($expected)->and(picturedBy($pool, $request, 2))->toBe($expected);
     // asked without a way to get them, the processes hold them by now
     $again = RenderRequest::unpack($request->pack());
-    expect(painted($pool, $again, 3))->toBe($expected)
+    expect(picturedBy($pool, $again, 3))->toBe($expected)
         // and where no process can be reached it is rendered here
-        ->and(painted(new PoolClient('/nowhere'), $request, 4))->toBe($expected);
+        ->and(picturedBy(new PoolClient('/nowhere'), $request, 4))->toBe($expected);
 });
 
 it('shows a stroke that grows beside those that are named', function (): void {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\HistoryController;
+use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\MaskController;
 use App\Http\Controllers\MendController;
 use App\Http\Controllers\PassphraseController;
@@ -36,6 +37,13 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
     Route::get('scenes', [SceneController::class, 'index']);
     Route::post('scenes', [SceneController::class, 'store']);
     Route::get('storage', [SceneController::class, 'storage']);
+    Route::post('intakes', [IntakeController::class, 'begin']);
+    Route::prefix('intakes/{intake}')->where(['intake' => '[0-9a-f]{32}'])->group(function (): void {
+        Route::get('', [IntakeController::class, 'show']);
+        Route::put('', [IntakeController::class, 'put']);
+        Route::delete('', [IntakeController::class, 'drop']);
+        Route::post('read', [IntakeController::class, 'read']);
+    });
     // gives a page that has been open for long its token anew
     Route::get('health', HealthController::class);
     Route::get('sphere', SphereController::class)->withoutMiddleware($withoutSession);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Codecs;
 
 use Aumbrel\Core\Plate\PackedWriter;
+use Closure;
 use Imagick;
 use ImagickException;
 use Throwable;
@@ -19,19 +20,28 @@ final class PictureDecoder
     /** Rows that are handed over at a time. */
     private const BAND = 64;
 
+    /** Shares of the work that are done when the data is checked, and when it is read. */
+    private const CHECKED = 0.15;
+
+    private const READ = 0.3;
+
     /** What the imaging library says when a limit of this machine is reached, not when a file is damaged. */
     private const LIMITS = '/exhausted|exceeds limit|resource limit|no space left|unable to extend|unable to create temporary|memory allocation|time limit/i';
 
     /**
      * @param  string  $folder  becomes the packed picture
      * @param  PictureHead|null  $head  what the file says of itself, where that was read already
+     * @param  (Closure(float): void)|null  $progress  told the share that is done; may throw to end it
      *
      * @throws UnreadablePicture
      */
-    public function decode(string $path, string $name, string $folder, ?PictureHead $head = null): void
+    public function decode(string $path, string $name, string $folder, ?PictureHead $head = null, ?Closure $progress = null): void
     {
+        $progress ??= static fn (float $share) => null;
         $head ??= PictureHead::read($path, $name);
+        $progress(0.0);
         $this->checkData($head, $path, $name);
+        $progress(self::CHECKED);
         try {
             $image = new Imagick;
             $image->readImage("{$head->format}:{$path}[0]");
@@ -42,7 +52,8 @@ final class PictureDecoder
             $image->setImagePage(0, 0, 0, 0);
             $this->upright($image, $head->orientation);
             $this->toSrgb($image);
-            $this->write($image, $folder);
+            $progress(self::READ);
+            $this->write($image, $folder, $progress);
             $image->clear();
         } catch (ImagickException $error) {
             throw preg_match(self::LIMITS, $error->getMessage()) === 1
@@ -115,7 +126,8 @@ final class PictureDecoder
         }
     }
 
-    private function write(Imagick $image, string $folder): void
+    /** @param  Closure(float): void  $progress */
+    private function write(Imagick $image, string $folder, Closure $progress): void
     {
         [$width, $height] = [$image->getImageWidth(), $image->getImageHeight()];
         $bits = $image->getImageDepth() > 8 ? 16 : 8;
@@ -132,6 +144,7 @@ final class PictureDecoder
             }
             $writer->band($band->getImageBlob());
             $band->clear();
+            $progress(self::READ + (1 - self::READ) * min(1.0, ($row + self::BAND) / $height));
         }
         $writer->finish();
     }

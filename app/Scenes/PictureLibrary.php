@@ -11,6 +11,7 @@ use App\Faults\DiskFull;
 use App\Files\Folder;
 use App\Models\Picture;
 use Aumbrel\Core\Plate\PackedPicture;
+use Closure;
 use LogicException;
 
 /** Takes picture files in: the file as it came, and its packed rows, in a folder named after the content. */
@@ -28,18 +29,34 @@ final readonly class PictureLibrary
     public function take(string $path, string $name): Picture
     {
         $head = PictureHead::read($path, $name);
-        $id = (string) hash_file('sha256', $path);
-        if (! is_file($this->path($id).'/picture.json')) {
-            $this->unpack($path, $name, $this->path($id), $head);
-        }
-        if (! is_file($this->path($id).'/original')) {
-            $this->keep($path, $this->path($id).'/original');
-        }
+        $id = $this->prepare($path, $name, head: $head);
         $packed = PackedPicture::open($this->path($id));
 
         return Picture::query()->updateOrCreate(['id' => $id], [
             'width' => $packed->width(), 'height' => $packed->height(), 'bits' => $packed->bits(), 'opaque' => $packed->opaque(), 'format' => $head->format,
         ]);
+    }
+
+    /**
+     * Decodes a file, so that it is taken at once later; the database does not know of it yet.
+     *
+     * @param  (Closure(float): void)|null  $progress  told the share that is done; may throw to end it
+     * @return string its id
+     *
+     * @throws UnreadablePicture
+     */
+    public function prepare(string $path, string $name, ?Closure $progress = null, ?PictureHead $head = null): string
+    {
+        $head ??= PictureHead::read($path, $name);
+        $id = (string) hash_file('sha256', $path);
+        if (! is_file($this->path($id).'/picture.json')) {
+            $this->unpack($path, $name, $this->path($id), $head, $progress);
+        }
+        if (! is_file($this->path($id).'/original')) {
+            $this->keep($path, $this->path($id).'/original');
+        }
+
+        return $id;
     }
 
     /** What is worth saying of a file that was taken. */
@@ -48,12 +65,16 @@ final readonly class PictureLibrary
         return PictureHead::read($path, $name)->isAnimated ? "{$name} is animated: its first picture was taken." : null;
     }
 
-    /** @throws UnreadablePicture */
-    private function unpack(string $path, string $name, string $folder, PictureHead $head): void
+    /**
+     * @param  (Closure(float): void)|null  $progress
+     *
+     * @throws UnreadablePicture
+     */
+    private function unpack(string $path, string $name, string $folder, PictureHead $head, ?Closure $progress): void
     {
         $aside = $folder.'.'.bin2hex(random_bytes(6));
         try {
-            $this->decoder->decode($path, $name, $aside, $head);
+            $this->decoder->decode($path, $name, $aside, $head, $progress);
             if (! @rename($aside, $folder) && ! is_file("{$folder}/picture.json")) {
                 throw DiskFull::writing('The picture');
             }

@@ -8,7 +8,9 @@ use App\Models\Scene;
 use App\Render\Cores;
 use App\Render\Painter;
 use App\Render\Pool\Dispatcher;
+use App\Render\Pool\TakeIn;
 use App\Render\RenderRequest;
+use App\Scenes\PictureLibrary;
 use App\Scenes\SceneStore;
 use App\Scenes\StrokeShelf;
 use Aumbrel\Core\Render\Watch;
@@ -24,7 +26,7 @@ final class RenderProcesses extends Command
 
     private const VIEW_SIDE = 500;
 
-    public function handle(SceneStore $store): int
+    public function handle(SceneStore $store, PictureLibrary $library): int
     {
         $asked = $this->option('processes');
         $kernels = config()->string('aumbrel.kernels');
@@ -36,6 +38,7 @@ final class RenderProcesses extends Command
             is_numeric($asked) ? max(1, (int) $asked) : Cores::count(),
             static fn (Watch $watch): Painter => new Painter($kernels, $pictures, $shapes, $memory, $watch),
             $this->lastTouched($store),
+            static fn (TakeIn $work, Watch $watch): ?array => $work->done($library, $watch->step(...)),
         ))->run();
 
         return self::SUCCESS;

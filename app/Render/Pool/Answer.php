@@ -15,6 +15,8 @@ enum Answer: string
     case Withdrawn = 'W';
     /** The scene names strokes that the process does not hold. */
     case Missing = 'M';
+    /** A picture was decoded, or what went wrong as JSON. */
+    case Took = 'T';
     /** It is still being worked on; another answer follows. */
     case Working = 'K';
 }

@@ -25,6 +25,12 @@ final class Dispatcher
 
     private const MOST_VIEWS = 1000;
 
+    /** Processes that decode pictures beside those that render; each ends with its errand. */
+    private const MOST_TAKING = 2;
+
+    /** The seat of those. */
+    private const NO_SEAT = -1;
+
     /** @var resource */
     private $door;
 
@@ -64,8 +70,9 @@ final class Dispatcher
     /**
      * @param  Closure(Watch): Painter  $painter
      * @param  RenderRequest|null  $warmUp  what each process renders before it serves, so that the first picture is not the one that pays for compiling
+     * @param  (Closure(TakeIn, Watch): ?array<string, mixed>)|null  $taking  decodes a picture; gives what went wrong
      */
-    public function __construct(private readonly string $socket, private readonly int $processes, private readonly Closure $painter, private readonly ?RenderRequest $warmUp = null)
+    public function __construct(private readonly string $socket, private readonly int $processes, private readonly Closure $painter, private readonly ?RenderRequest $warmUp = null, private readonly ?Closure $taking = null)
     {
     }
 
@@ -101,7 +108,8 @@ final class Dispatcher
         stream_set_blocking($this->door, false);
     }
 
-    private function hire(int $seat): void
+    /** @return int the new process, by its line */
+    private function hire(int $seat): int
     {
         $pair = stream_socket_pair(STREAM_PF_UNIX, STREAM_SOCK_STREAM, 0);
         $pid = $pair === false ? -1 : pcntl_fork();
@@ -116,12 +124,14 @@ final class Dispatcher
             }
             pcntl_signal(SIGTERM, SIG_DFL);
             pcntl_signal(SIGINT, SIG_DFL);
-            (new RenderProcess($pair[1]))->run($this->painter, $this->warmUp);
+            (new RenderProcess($pair[1], $this->taking))->run($this->painter, $seat === self::NO_SEAT ? null : $this->warmUp);
             exit(0);
         }
         fclose($pair[1]);
         stream_set_blocking($pair[0], false);
         $this->workers[(int) $pair[0]] = ['stream' => $pair[0], 'pid' => $pid, 'seat' => $seat, 'buffer' => '', 'errand' => null, 'caller' => null];
+
+        return (int) $pair[0];
     }
 
     private function turn(): void
@@ -221,7 +231,18 @@ final class Dispatcher
             if ($caller !== null) {
                 $this->reply($caller, $answer);
             }
+            if ($this->workers[$id]['seat'] === self::NO_SEAT) {
+                $this->dismiss($id);
+            }
         }
+    }
+
+    private function dismiss(int $id): void
+    {
+        posix_kill($this->workers[$id]['pid'], SIGKILL);
+        pcntl_waitpid($this->workers[$id]['pid'], $status);
+        fclose($this->workers[$id]['stream']);
+        unset($this->workers[$id]);
     }
 
     private function count(string $answer): void
@@ -238,15 +259,14 @@ final class Dispatcher
     private function replace(int $id): void
     {
         ['caller' => $caller, 'seat' => $seat] = $this->workers[$id];
-        posix_kill($this->workers[$id]['pid'], SIGKILL);
-        pcntl_waitpid($this->workers[$id]['pid'], $status);
-        fwrite(STDERR, "a render process ended (status {$status}) and is replaced\n");
-        fclose($this->workers[$id]['stream']);
-        unset($this->workers[$id]);
+        fwrite(STDERR, "a render process ended\n");
+        $this->dismiss($id);
         if ($caller !== null) {
             $this->reply($caller, Answer::Lost->value);
         }
-        $this->hire($seat);
+        if ($seat !== self::NO_SEAT) {
+            $this->hire($seat);
+        }
     }
 
     private function assign(): void
@@ -258,19 +278,34 @@ final class Dispatcher
 
                 continue;
             }
-            foreach ($this->workers as $id => $worker) {
-                // a band goes where the same band went before: there lies what it was made of
-                if ($worker['errand'] === null && ($ticket->band === null || $worker['seat'] === $ticket->band % $this->processes)) {
-                    unset($this->queue[$caller]);
-                    $this->workers[$id]['caller'] = $caller;
-                    $this->workers[$id]['errand'] = ++$this->errands;
-                    if (! Frame::send($worker['stream'], (new Errand($this->errands, $payload))->pack())) {
-                        $this->replace($id);
-                    }
-                    break;
+            $worker = $this->free($ticket);
+            if ($worker !== null) {
+                unset($this->queue[$caller]);
+                $this->workers[$worker]['caller'] = $caller;
+                $this->workers[$worker]['errand'] = ++$this->errands;
+                if (! Frame::send($this->workers[$worker]['stream'], (new Errand($this->errands, $payload))->pack())) {
+                    $this->replace($worker);
                 }
             }
         }
+    }
+
+    /** A process that may do what a ticket asks for; null when none is free. */
+    private function free(Ticket $ticket): ?int
+    {
+        if ($ticket->priority === Priority::Intake) {
+            $taking = array_filter($this->workers, static fn (array $worker): bool => $worker['seat'] === self::NO_SEAT);
+
+            return count($taking) < self::MOST_TAKING ? $this->hire(self::NO_SEAT) : null;
+        }
+        foreach ($this->workers as $id => $worker) {
+            // a band goes where the same band went before: there lies what it was made of
+            if ($worker['errand'] === null && $worker['seat'] !== self::NO_SEAT && ($ticket->band === null || $worker['seat'] === $ticket->band % $this->processes)) {
+                return $id;
+            }
+        }
+
+        return null;
     }
 
     /** Tells a render process that nobody waits for what it is doing. */
@@ -355,7 +390,7 @@ final class Dispatcher
     {
         return [
             ...$this->done, 'waiting' => count($this->queue), 'busy' => count(array_filter($this->workers, static fn (array $worker): bool => $worker['errand'] !== null)),
-            'processes' => array_values(array_map(static fn (array $worker): int => $worker['pid'], $this->workers)),
+            'processes' => array_values(array_map(static fn (array $worker): int => $worker['pid'], array_filter($this->workers, static fn (array $worker): bool => $worker['seat'] !== self::NO_SEAT))),
         ];
     }
 }

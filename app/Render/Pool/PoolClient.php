@@ -21,14 +21,30 @@ final readonly class PoolClient
     {
         $lines = [];
         foreach ($bands as $at => $band) {
-            $line = $this->line();
-            if ($line === null || ! Frame::send($line, $ticket->part($at)->toJson()) || ! Frame::send($line, $band->pack())) {
+            $line = $this->asked($ticket->part($at), $band->pack());
+            if ($line === null) {
                 return null;
             }
             $lines[$at] = $line;
         }
 
         return new Waiting($lines);
+    }
+
+    /** An errand that is no picture; null when the processes cannot be reached. */
+    public function errand(string $payload, Ticket $ticket): ?Waiting
+    {
+        $line = $this->asked($ticket, $payload);
+
+        return $line === null ? null : new Waiting([$line]);
+    }
+
+    /** @return resource|null the line on which the answer comes */
+    private function asked(Ticket $ticket, string $payload)
+    {
+        $line = $this->line();
+
+        return $line !== null && Frame::send($line, $ticket->toJson()) && Frame::send($line, $payload) ? $line : null;
     }
 
     /**

@@ -10,4 +10,6 @@ enum Priority: int
     case Draft = 0;
     case Settled = 1;
     case Contribution = 2;
+    /** A picture to be decoded, by a process of its own. */
+    case Intake = 3;
 }

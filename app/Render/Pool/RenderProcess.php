@@ -32,8 +32,11 @@ final class RenderProcess implements Watch
 
     private bool $isGone = false;
 
-    /** @param  resource  $line */
-    public function __construct(private $line)
+    /**
+     * @param  resource  $line
+     * @param  (Closure(TakeIn, Watch): ?array<string, mixed>)|null  $taking  decodes a picture; gives what went wrong
+     */
+    public function __construct(private $line, private readonly ?Closure $taking = null)
     {
         stream_set_blocking($line, false);
     }
@@ -84,6 +87,9 @@ final class RenderProcess implements Watch
     {
         try {
             $this->step();
+            if ($this->taking !== null && TakeIn::isOne($payload)) {
+                return Answer::Took->value.json_encode(($this->taking)(TakeIn::unpack($payload), $this), JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR);
+            }
             $reply = $painter->paint(RenderRequest::unpack($payload));
 
             return Answer::Painted->value.$reply->worked($this->rows)->pack();

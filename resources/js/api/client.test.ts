@@ -39,8 +39,8 @@ test('requests carry the token, what they are named, and JSON', async () => {
 });
 
 test('files travel as a form, without a type of our own, with those that lie beside them', async () => {
-    const form = upload(new File(['abc'], 'marsh.json'), { x: 3.5, y: 4 }, [new File(['d'], 'reeds.png'), new File(['e'], 'hut.jpg')]);
-    expect([(form.get('file') as File).name, form.get('x'), form.get('y')]).toEqual(['marsh.json', '3.5', '4']);
+    const form = upload(new File(['abc'], 'marsh.json'), [new File(['d'], 'reeds.png'), new File(['e'], 'hut.jpg')]);
+    expect((form.get('file') as File).name).toBe('marsh.json');
     expect(form.getAll('pictures[]').map((file) => (file as File).name)).toEqual(['reeds.png', 'hut.jpg']);
     await ask('POST', 'scenes', form);
     expect(asked[0]?.headers).not.toHaveProperty('Content-Type');

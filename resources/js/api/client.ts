@@ -19,7 +19,8 @@ function forgeryToken(): string {
 }
 
 export async function ask(method: string, path: string, body?: unknown, { signal, headers = {} }: { signal?: AbortSignal; headers?: Record<string, string> } = {}): Promise<Response> {
-    const isForm = body instanceof FormData;
+    // what goes as it is: forms, and parts of files
+    const isPlain = body instanceof FormData || body instanceof Blob;
     let response: Response;
     try {
         response = await fetch(`/api/${path}`, {
@@ -28,10 +29,10 @@ export async function ask(method: string, path: string, body?: unknown, { signal
             headers: {
                 Accept: 'application/json',
                 'X-XSRF-TOKEN': forgeryToken(),
-                ...(body === undefined || isForm ? {} : { 'Content-Type': 'application/json' }),
+                ...(body === undefined || isPlain ? {} : { 'Content-Type': 'application/json' }),
                 ...headers,
             },
-            body: body === undefined ? undefined : isForm ? body : JSON.stringify(body),
+            body: body === undefined ? undefined : isPlain ? body : JSON.stringify(body),
         });
     } catch (error) {
         if (error instanceof DOMException && error.name === 'AbortError') {
@@ -54,13 +55,10 @@ async function json<T>(method: string, path: string, body?: unknown): Promise<T>
     return (await (await ask(method, path, body)).json()) as T;
 }
 
-export function upload(file: File, more: Record<string, number> = {}, beside: File[] = []): FormData {
+export function upload(file: File, beside: File[] = []): FormData {
     const form = new FormData();
     form.set('file', file);
     beside.forEach((other) => form.append('pictures[]', other));
-    for (const [name, value] of Object.entries(more)) {
-        form.set(name, String(value));
-    }
     return form;
 }
 
@@ -162,8 +160,10 @@ export type Placing = { kind: string; centre: Point; span: number; above?: strin
 export const api = {
     scenes: () => json<{ scenes: SceneCard[]; deleted: SceneCard[] }>('GET', 'scenes'),
     storage: () => json<{ used: { pictures: number; exports: number; rest: number }; free: number; daysToRestore: number }>('GET', 'storage'),
-    /** A picture, a packed scene, or a scene file with the pictures that lie beside it. */
-    newScene: (file: File, beside: File[] = []) => json<Scene>('POST', 'scenes', upload(file, {}, beside)),
+    /** Of a picture or a packed scene that was taken in before. */
+    newScene: (intake: string) => json<Scene>('POST', 'scenes', { intake }),
+    /** Of a scene file with the pictures that lie beside it. */
+    sceneOf: (file: File, beside: File[]) => json<Scene>('POST', 'scenes', upload(file, beside)),
     scene: (id: string) => json<Scene>('GET', `scenes/${id}`),
     deleteScene: (id: string) => ask('DELETE', `scenes/${id}`),
     restoreScene: (id: string) => json<SceneCard>('POST', `scenes/${id}/restore`),

@@ -2,8 +2,9 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Trash2, Upload } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { api, Refused } from '../api/client';
-import type { SceneCard } from '../api/types';
+import type { Scene, SceneCard } from '../api/types';
 import { Notices, say, sayError } from '../ui/notices';
+import { TakingIn, withFile } from '../ui/takingIn';
 import { go } from '../ui/route';
 import { ago, megabytes } from '../ui/words';
 
@@ -50,6 +51,7 @@ export function Wall() {
                 </div>
                 <Below deleted={scenes.data?.deleted ?? []} />
             </div>
+            <TakingIn />
             <Notices />
         </main>
     );
@@ -67,12 +69,15 @@ function useDrop() {
         }
         setProblem(null);
         try {
-            let scene = null;
+            let scene: Scene | null = null;
             // pictures that come together with a scene file belong to it
             const sceneFile = files.find((file) => /\.json$/i.test(file.name));
             for (const file of sceneFile ? [sceneFile] : files) {
                 setBusy(file.name);
-                scene = await api.newScene(file, sceneFile ? files.filter((other) => other !== sceneFile) : []);
+                scene = sceneFile ? await api.sceneOf(file, files.filter((other) => other !== sceneFile)) : await withFile(file, api.newScene);
+                if (!scene) {
+                    return;
+                }
                 queries.setQueryData(['scene', scene.id], scene);
                 if (scene.notice) {
                     say(scene.notice);

@@ -8,6 +8,7 @@ import { Compass } from '../compass/Compass';
 import { Desk } from '../desk/Desk';
 import { ExportSheet } from '../export/ExportSheet';
 import { Notices } from '../ui/notices';
+import { TakingIn } from '../ui/takingIn';
 import { go } from '../ui/route';
 import { View } from '../view/View';
 import { Course } from './Course';
@@ -77,6 +78,7 @@ function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
             <Desk scene={scene} gestures={gestures} />
             <ExportSheet scene={scene} />
             <KeysSheet />
+            <TakingIn />
             <Notices />
         </main>
     );

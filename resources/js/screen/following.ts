@@ -1,3 +1,4 @@
+import { isTakingIn } from '../ui/takingIn';
 import { useEffect } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import { Refused } from '../api/client';
@@ -32,7 +33,7 @@ export function useFollowing(sceneId: string, gestures: Gestures): void {
             look();
         };
         const leaving = (event: BeforeUnloadEvent) => {
-            if (useWaiting.getState().atRisk) {
+            if (useWaiting.getState().atRisk || isTakingIn()) {
                 event.preventDefault();
             }
         };

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { api, Refused, type Placing } from '../api/client';
 import type { Changes, NewMask, Scene, Strip, StripChange } from '../api/types';
 import { say, sayError } from '../ui/notices';
+import { withFile } from '../ui/takingIn';
 import { newKey, Outbox, type Entry, type Seen } from './outbox';
 import { everyStrip } from './strips';
 import { useWork, work } from './store';
@@ -93,8 +94,13 @@ export class Gestures {
         return this.add(this.outbox.entry({ label: `Add ${kind}`, method: 'POST', path: 'strips', body: { kind, centre, span, above } satisfies Placing }));
     }
 
-    addPlate(file: File, x: number, y: number): Promise<void> {
-        return this.add(this.outbox.entry({ label: `Bring in ${file.name}`, method: 'POST', path: 'plates' }), { file, more: { x, y } });
+    /** Other gestures go on while the file is on its way. */
+    async addPlate(file: File, x: number, y: number): Promise<void> {
+        try {
+            await withFile(file, (intake) => this.add(this.outbox.entry({ label: `Bring in ${file.name}`, method: 'POST', path: 'plates', body: { intake, x, y } })));
+        } catch (error) {
+            sayError(error);
+        }
     }
 
     duplicate(strip: string): Promise<void> {
@@ -223,9 +229,9 @@ export class Gestures {
     }
 
     /** Writes something new and chooses the strip that has come of it. */
-    private async add(entry: Entry, parcel?: Parameters<Outbox['put']>[1]): Promise<void> {
+    private async add(entry: Entry): Promise<void> {
         const known = this.strips().map((strip) => strip.id);
-        await this.outbox.put(entry, parcel);
+        await this.outbox.put(entry);
         const added = this.strips().find((strip) => !known.includes(strip.id));
         if (added) {
             work.choose(added.id);

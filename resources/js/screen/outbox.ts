@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { ask, Refused, upload } from '../api/client';
+import { ask, Refused } from '../api/client';
 import type { Changes, Scene } from '../api/types';
 import { everyStrip } from './strips';
 
@@ -30,9 +30,6 @@ export type Entry = {
     /** whether it was sent at least once, so that it may have been written */
     sent?: boolean;
 };
-
-/** A file that is brought along; it lies on the disk of whoever drops it and is not mirrored. */
-type Parcel = { file: File; more: Record<string, number> };
 
 /** What happens to the scene as it is shown. */
 export type Ledger = {
@@ -71,8 +68,6 @@ function isPassing(error: unknown): boolean {
 export class Outbox {
     private readonly entries: Entry[] = [];
 
-    private readonly parcels = new Map<string, Parcel>();
-
     private readonly done = new Map<string, (isWritten: boolean) => void>();
 
     private pumping = false;
@@ -94,9 +89,6 @@ export class Outbox {
 
     /** Keeps a gesture in the browser's storage, also one that is still being made, so that it is written even when the page goes now. */
     keep(entry: Entry): void {
-        if (this.parcels.has(entry.key)) {
-            return;
-        }
         try {
             this.storage?.setItem(PREFIX + entry.key, JSON.stringify(entry));
         } catch {
@@ -111,10 +103,7 @@ export class Outbox {
     }
 
     /** Has a gesture written; says whether it was, or was refused. */
-    put(entry: Entry, parcel?: Parcel): Promise<boolean> {
-        if (parcel) {
-            this.parcels.set(entry.key, parcel);
-        }
+    put(entry: Entry): Promise<boolean> {
         this.keep(entry);
         this.entries.push(entry);
         this.tell(null);
@@ -198,9 +187,7 @@ export class Outbox {
             entry.sent = true;
             this.keep(entry);
         }
-        const parcel = this.parcels.get(entry.key);
-        const body = parcel ? upload(parcel.file, parcel.more) : bodyOf(entry);
-        return (await (await ask(entry.method, `scenes/${entry.scene}/${entry.path}`.replace(/\/$/, ''), body, { headers: { 'Idempotency-Key': entry.key } })).json()) as Scene;
+        return (await (await ask(entry.method, `scenes/${entry.scene}/${entry.path}`.replace(/\/$/, ''), bodyOf(entry), { headers: { 'Idempotency-Key': entry.key } })).json()) as Scene;
     }
 
     /** Waits until the server answers again, a little longer each time. */
@@ -249,7 +236,6 @@ export class Outbox {
         if (at >= 0) {
             this.entries.splice(at, 1);
         }
-        this.parcels.delete(entry.key);
         this.forget(entry.key);
         this.tell(null);
         this.done.get(entry.key)?.(isWritten);
@@ -261,7 +247,7 @@ export class Outbox {
         useWaiting.setState((state) => ({
             labels,
             reason: reason ?? (labels.length > 0 ? state.reason : null),
-            atRisk: labels.length > 0 && (this.parcels.size > 0 || this.storage === null || state.atRisk),
+            atRisk: labels.length > 0 && (this.storage === null || state.atRisk),
         }));
     }
 }

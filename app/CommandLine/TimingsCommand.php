@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\CommandLine;
 
 use App\CommandLine\Timings\BrowserTimings;
+use App\CommandLine\Timings\EdgeTimings;
+use App\CommandLine\Timings\IntakeTimings;
 use App\CommandLine\Timings\MatchTimings;
 use App\CommandLine\Timings\SceneTimings;
 use App\CommandLine\Timings\StackTimings;
@@ -21,6 +23,8 @@ final class TimingsCommand implements Command
             'scene' => (new SceneTimings)->measure(),
             'match' => (new MatchTimings)->measure(),
             'strokes' => (new StrokeTimings)->measure(),
+            'edge' => (new EdgeTimings)->measure(),
+            'takingIn' => (new IntakeTimings)->measure(),
             ...($arguments->has('export') ? ['export' => (new SceneTimings)->export()] : []),
             ...($arguments->has('no-browser') ? [] : ['browser' => (new BrowserTimings)->measure()]),
         ];

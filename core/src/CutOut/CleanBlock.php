@@ -39,36 +39,34 @@ final readonly class CleanBlock implements Plane
     /** @return list<int> packed `A<<48 | R<<32 | G<<16 | B` */
     public function fill(Planes $planes): array
     {
+        $fresh = null;
+        $bytes = $planes->found($this->whole(), $this->key(), function () use ($planes, &$fresh): string {
+            [$bytes, $fresh] = $this->worked($planes);
+
+            return $bytes;
+        });
+        if ($fresh !== null) {
+            return $fresh;
+        }
+        $count = self::counted($bytes);
+        if (strlen($bytes) !== 4 + 12 * $count) {
+            // what was kept is damaged
+            return $this->worked($planes)[1];
+        }
         $pixels = new PlatePixels($this->place->pixels($this->picture), $this->picture->bits());
         $packed = $pixels->with($this->shape($planes, $this->frame(0), $pixels));
-        foreach ($this->changes($planes) as $at => $pixel) {
-            $packed[$at] = $pixel;
+        if ($count > 0) {
+            /** @var array<int, int> $places */
+            $places = unpack("V{$count}", $bytes, 4) ?: [];
+            /** @var array<int, int> $changed */
+            $changed = unpack("P{$count}", $bytes, 4 + 4 * $count) ?: [];
+            foreach ($places as $k => $at) {
+                $packed[$at] = $changed[$k];
+            }
         }
 
         /** @var list<int> $packed changed only where it had values already */
         return $packed;
-    }
-
-    /** @return array<int, int> the pixels that cleaning changes, by place */
-    private function changes(Planes $planes): array
-    {
-        $make = fn (): string => $this->worked($planes);
-        $bytes = $planes->found($this->whole(), $this->key(), $make);
-        $count = self::counted($bytes);
-        if (strlen($bytes) !== 4 + 12 * $count) {
-            // what was kept is damaged
-            $bytes = $make();
-            $count = self::counted($bytes);
-        }
-        if ($count === 0) {
-            return [];
-        }
-        /** @var array<int, int> $places */
-        $places = unpack("V{$count}", $bytes, 4) ?: [];
-        /** @var array<int, int> $pixels */
-        $pixels = unpack("P{$count}", $bytes, 4 + 4 * $count) ?: [];
-
-        return array_combine($places, $pixels);
     }
 
     private static function counted(string $bytes): int
@@ -79,8 +77,8 @@ final readonly class CleanBlock implements Plane
         return $count === false ? -1 : $count[1];
     }
 
-    /** The changes as bytes: how many, their places, their pixels. */
-    private function worked(Planes $planes): string
+    /** @return array{string, list<int>} what cleaning changes, as bytes: how many pixels, their places, the pixels; and all pixels of the block */
+    private function worked(Planes $planes): array
     {
         $scale = 1 / 2 ** $this->place->level;
         $margin = $this->edge->reach($scale);
@@ -90,18 +88,22 @@ final readonly class CleanBlock implements Plane
         $pixels = new PlatePixels($around->pixels($this->picture), $this->picture->bits());
         $before = $this->shape($planes, $frame, $pixels);
         $cleaned = $this->edge->clean($before, $pixels, $columns, $rows, $scale);
-        $places = $changed = [];
+        $all = $pixels->with($cleaned->alpha);
+        foreach ($cleaned->colours as $at => $colour) {
+            $all[$at] = $all[$at] & ~0xFFFFFFFFFFFF | $colour;
+        }
+        $packed = $places = $changed = [];
         for ($row = 0; $row < $this->place->rows; $row++) {
             for ($column = 0, $at = ($row + $margin) * $columns + $margin; $column < $this->place->columns; $column++, $at++) {
-                $alpha = $cleaned->alpha[$at];
-                if ($alpha !== $before[$at] || isset($cleaned->colours[$at])) {
-                    $places[] = $row * $this->place->columns + $column;
-                    $changed[] = (int) ($alpha * 65535.0 + 0.5) << 48 | ($cleaned->colours[$at] ?? $pixels->colour($at));
+                $packed[] = $all[$at];
+                if ($cleaned->alpha[$at] !== $before[$at] || isset($cleaned->colours[$at])) {
+                    $places[] = count($packed) - 1;
+                    $changed[] = $all[$at];
                 }
             }
         }
 
-        return pack('V', count($places)).pack('V*', ...$places).pack('P*', ...$changed);
+        return [pack('V', count($places)).pack('V*', ...$places).pack('P*', ...$changed), $packed];
     }
 
     /** @return list<float> */

@@ -168,7 +168,7 @@ final readonly class Edge
      */
     private function withHair(array $alpha, PlatePixels $pixels, int $columns, int $rows, float $width): array
     {
-        $distances = Distance::signed($alpha, $columns, $rows, $width);
+        $distances = Distance::signed($alpha, $columns, $rows, $width, isExact: false);
         foreach (HairColours::alpha($distances, $pixels, $columns, $rows, $width) as $at => $hair) {
             $hair = ($hair - self::ENDS) / (1.0 - 2 * self::ENDS);
             $hair = $hair < 0.0 ? 0.0 : ($hair > 1.0 ? 1.0 : $hair);

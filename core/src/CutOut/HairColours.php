@@ -14,8 +14,10 @@ namespace Aumbrel\Core\CutOut;
  */
 final class HairColours
 {
-    /** Side of the squares from whose colours samples are made, in widths of the band. */
-    private const SQUARE = 0.5;
+    /** Side of the squares from whose colours samples are made, in widths of a narrow band, and of a wide one. */
+    private const NARROW = 0.8;
+
+    private const WIDE = 0.5;
 
     /** So many widths from a pixel of the band the colours of the other side begin and are enough. */
     private const REACH = 2.75;
@@ -72,7 +74,9 @@ final class HairColours
     /** Side of the squares, px: a power of two, so that they lie the same in all blocks of a picture. */
     public static function side(float $width): int
     {
-        return 2 ** max(2, (int) round(log(self::SQUARE * max(1.0, $width), 2)));
+        $halvings = static fn (float $share): int => (int) round(log($share * max(1.0, $width), 2));
+
+        return 2 ** max(2, min($halvings(self::NARROW), max(4, $halvings(self::WIDE))));
     }
 
     /** Pixels around the band whose colours are asked for, a whole number of squares. */
@@ -88,13 +92,9 @@ final class HairColours
     {
         $band = [];
         $width = $this->width;
-        for ($row = 0, $at = 0; $row < $this->rows; $row++) {
-            $first = intdiv($row, $this->side) * $this->across;
-            for ($column = 0; $column < $this->columns; $column++, $at++) {
-                $distance = $this->distances[$at];
-                if ($distance < $width && $distance > -$width) {
-                    $band[$first + intdiv($column, $this->side)][] = $at;
-                }
+        foreach ($this->distances as $at => $distance) {
+            if ($distance < $width && $distance > -$width) {
+                $band[intdiv(intdiv($at, $this->columns), $this->side) * $this->across + intdiv($at % $this->columns, $this->side)][] = $at;
             }
         }
         $alpha = [];

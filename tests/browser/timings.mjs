@@ -1,6 +1,10 @@
-// Measures the interface in a headless browser: a 1600 x 1000 plate with one spot, and the benchmark scene.
+// Measures the interface in a headless browser: a 1600 x 1000 plate with one spot, the benchmark scene, 24 strips in a
+// large window, and a photograph of 24 megapixels from the file to its first picture.
 // Prints JSON. Run by `bin/aumbrel timings`.
 import { execFileSync, spawn } from 'node:child_process';
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 
 const port = 8799;
@@ -13,6 +17,8 @@ await new Promise((done, fail) => {
 });
 
 const inEnvironment = (...words) => execFileSync('bash', ['-c', '. tests/browser/environment; exec "$@"', 'bash', ...words], { encoding: 'utf8' });
+
+const folder = mkdtempSync(join(tmpdir(), 'aumbrel-timings-'));
 
 const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
 try {
@@ -39,11 +45,50 @@ try {
     const twelveStripsLowest = await drag(page);
     await page.locator('[data-strip="spot-6"]').click();
     const painting = await paint(page);
-    console.log(JSON.stringify({ unit: 'ms', oneSpot, twelveStrips, twelveStripsLowest, painting }));
+
+    const long = inEnvironment('bin/aumbrel', 'store', twentyFourStrips()).trim();
+    await page.setViewportSize({ width: 1920, height: 1080 });
+    await page.goto(`${base}/scenes/${long}`);
+    await settled(page);
+    await page.locator('[data-strip="spot-6"]').click();
+    await settled(page);
+    const twentyFourStripsLarge = await drag(page);
+    const takingIn = await take(page);
+    console.log(JSON.stringify({ unit: 'ms', oneSpot, twelveStrips, twelveStripsLowest, painting, twentyFourStripsLarge, takingIn }));
 } finally {
+    rmSync(folder, { recursive: true });
     await browser.close();
     process.kill(-server.pid, 'SIGTERM');
     process.kill(server.pid, 'SIGTERM');
+}
+
+/** The benchmark scene with its lights once more, beside where they were. */
+function twentyFourStrips() {
+    const scene = JSON.parse(readFileSync('demo/night-market/benchmark.json', 'utf8'));
+    const again = structuredClone(scene.strips.filter((strip) => strip.kind !== 'plate' && strip.kind !== 'group'));
+    const count = (strips) => strips.reduce((sum, strip) => sum + 1 + count(strip.strips ?? []), 0);
+    for (let k = 0; count(scene.strips) < 24; k++) {
+        const strip = structuredClone(again[k % again.length]);
+        const moved = Object.fromEntries(['origin', 'target'].filter((name) => strip.values?.[name]).map((name) => [name, [strip.values[name][0] + 40 * k - 200, strip.values[name][1]]]));
+        scene.strips.splice(scene.strips.length - 1, 0, { ...strip, id: `more-${k}`, values: { ...strip.values, ...moved }, masks: (strip.masks ?? []).map((mask, at) => ({ ...mask, id: `more-${k}-${at}` })) });
+    }
+    cpSync('demo/night-market', folder, { recursive: true });
+    writeFileSync(join(folder, 'long.json'), JSON.stringify(scene));
+    return join(folder, 'long.json');
+}
+
+/** A photograph of 24 megapixels, from the moment that it is chosen to its first full picture. */
+async function take(page) {
+    const photograph = join(folder, 'photograph.jpg');
+    execFileSync('php', ['-r', '$image = new Imagick("demo/night-market/boardwalk.jpg"); $image->resizeImage(6000, 4000, Imagick::FILTER_CATROM, 1); $image->setImageFormat("jpeg"); $image->setImageCompressionQuality(92); $image->writeImage($argv[1]);', photograph]);
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.goto(base);
+    await page.evaluate(() => performance.clearMeasures());
+    const chosen = Date.now();
+    await page.setInputFiles('input[type=file]', photograph);
+    await page.waitForURL(/\/scenes\//);
+    await page.waitForFunction(() => performance.getEntriesByName('aumbrel settled').length > 0);
+    return { megapixels: 24, firstPicture: Date.now() - chosen };
 }
 
 async function settled(page) {

@@ -140,6 +140,6 @@ it('ends in the middle when it is told to', function (): void {
             throw new Withdrawn;
         }
     };
-    expect(fn () => (new TakeIn(largePicture(), 'x.png', "{$folder}/x"))->done(app(PictureLibrary::class), $step))->toThrow(Withdrawn::class)
+    expect(fn () => (new TakeIn(largePicture(), 'x.png', "{$folder}/x"))->done(app(PictureLibrary::class), $step, App\Http\ErrorReplies::words(...)))->toThrow(Withdrawn::class)
         ->and(glob(config('aumbrel.pictures').'/'.hash_file('sha256', largePicture()).'*'))->toBe([])->and($steps)->toBe(2);
 });

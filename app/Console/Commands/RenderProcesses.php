@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Http\ErrorReplies;
 use App\Models\Scene;
 use App\Render\Cores;
 use App\Render\Painter;
@@ -38,7 +39,7 @@ final class RenderProcesses extends Command
             is_numeric($asked) ? max(1, (int) $asked) : Cores::count(),
             static fn (Watch $watch): Painter => new Painter($kernels, $pictures, $shapes, $memory, $watch),
             $this->lastTouched($store),
-            static fn (TakeIn $work, Watch $watch): ?array => $work->done($library, $watch->step(...)),
+            static fn (TakeIn $work, Watch $watch): ?array => $work->done($library, $watch->step(...), ErrorReplies::words(...)),
         ))->run();
 
         return self::SUCCESS;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\ErrorReplies;
 use App\Http\Upload;
 use App\Render\Pool\Answer;
 use App\Render\Pool\PoolClient;
@@ -89,7 +90,7 @@ final class IntakeController
         }
 
         // no process took it: it is decoded here, slower but right
-        return $work->done($library, static fn () => self::say(['progress' => $intake->progress()]));
+        return $work->done($library, static fn () => self::say(['progress' => $intake->progress()]), ErrorReplies::words(...));
     }
 
     /** @param  array<string, mixed>  $line */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Render\Pool;
 
-use App\Http\ErrorReplies;
 use App\Scenes\PictureLibrary;
 use Aumbrel\Core\Fault\Withdrawn;
 use Closure;
@@ -44,11 +43,12 @@ final readonly class TakeIn
      * Decodes it.
      *
      * @param  Closure(): void  $step  told every tenth of a second while it goes on; may throw to end it
+     * @param  Closure(Throwable): array{status: int, message: string}  $words  for what goes wrong
      * @return array{status: int, problem: string}|null what went wrong
      *
      * @throws Withdrawn
      */
-    public function done(PictureLibrary $library, Closure $step): ?array
+    public function done(PictureLibrary $library, Closure $step, Closure $words): ?array
     {
         $said = 0.0;
         try {
@@ -64,12 +64,12 @@ final readonly class TakeIn
         } catch (Withdrawn $gone) {
             throw $gone;
         } catch (Throwable $error) {
-            $words = ErrorReplies::words($error);
-            if ($words['status'] >= 500) {
+            ['status' => $status, 'message' => $problem] = $words($error);
+            if ($status >= 500) {
                 report($error);
             }
 
-            return ['status' => $words['status'], 'problem' => $words['message']];
+            return ['status' => $status, 'problem' => $problem];
         }
     }
 }

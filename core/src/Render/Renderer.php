@@ -98,19 +98,24 @@ final class Renderer
     /** @return array{int, array<string, string>} clipped pixels, and the packed bytes of each result */
     private function run(Plan $plan, Window $window, string $format): array
     {
-        // rows are joined at the end: a string that grows by a row at a time is copied again and again
-        $packed = array_fill_keys($plan->results, []);
         $watch = $this->watch;
-        $clipped = $this->runner->run($plan, $window, static function (array $lines) use (&$packed, $plan, $format, $watch): void {
+        [$clipped, $rows] = $this->runner->run($plan, $window, static function (array $lines) use ($plan, $format, $watch): array {
+            $packed = [];
             foreach ($plan->results as $result) {
                 /** @var list<int> $pixels */
                 $pixels = $lines[$result];
-                $packed[$result][] = pack($format, ...$pixels);
+                $packed[$result] = pack($format, ...$pixels);
             }
             $watch?->row();
-        });
 
-        return [$clipped, array_map(static fn (array $rows): string => implode('', $rows), $packed)];
+            return $packed;
+        });
+        $whole = [];
+        foreach ($plan->results as $result) {
+            $whole[$result] = implode('', array_column($rows, $result));
+        }
+
+        return [$clipped, $whole];
     }
 
     /**
@@ -123,13 +128,13 @@ final class Renderer
         $kernel->loop();
         $value = $formula($kernel);
         $kernel->line("{$kernel->stored('shape')} = {$value};");
-        $values = [];
-        $this->runner->run(new Plan([new Pass($kernel->finish())], ['shape']), $window, static function (array $lines) use (&$values): void {
+        [, $rows] = $this->runner->run(new Plan([new Pass($kernel->finish())], ['shape']), $window, static function (array $lines): array {
             /** @var list<float> $line */
             $line = $lines['shape'];
-            array_push($values, ...$line);
+
+            return $line;
         });
 
-        return $values;
+        return array_merge(...$rows);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
+use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
 use Closure;
@@ -11,9 +12,10 @@ use Closure;
 /**
  * Runs a plan over the rows of a window.
  *
- * Two things are kept for the next run. The rows of the picture below the strip that is being changed: dragging it then
+ * Three things are kept for the next run. The rows of the picture below the strip that is being changed: dragging it then
  * renders only what lies above. And how much there is of each light and fill at each place, which does not depend on
- * what lies below: changing one strip leaves the others' as they are.
+ * what lies below: changing one strip leaves the others' as they are. And, while a strip is changed, the finished rows:
+ * those that it does not reach are handed on.
  */
 final readonly class RowRunner
 {
@@ -28,17 +30,19 @@ final readonly class RowRunner
      * @param  Closure(Plane): (list<int>|list<float>)  $plane  fills the planes that kernels read
      * @param  Closure(): void  $step  told before each row
      */
-    public function __construct(private KernelStore $kernels, private Closure $plane, Memory $memory, private Closure $step)
+    public function __construct(private KernelStore $kernels, private Closure $plane, private Memory $memory, private Closure $step)
     {
         $this->checkpoints = new KeptRows($memory, 'below');
         $this->covers = new KeptRows($memory, 'cover');
     }
 
     /**
-     * @param  callable(array<string, mixed>): void  $done  takes the lines of each finished row
-     * @return int clipped pixels
+     * @template T
+     *
+     * @param  callable(array<string, mixed>): T  $done  makes of the lines of a finished row what is wanted of it
+     * @return array{int, list<T>} clipped pixels, and what was made of the rows
      */
-    public function run(Plan $plan, Window $window, callable $done): int
+    public function run(Plan $plan, Window $window, callable $done): array
     {
         $zero = array_fill(0, $window->columns, 0.0);
         $lines = ['r' => $zero, 'g' => $zero, 'b' => $zero, 'a' => $zero, 'clipped' => 0];
@@ -48,9 +52,25 @@ final readonly class RowRunner
         $kept = [];
         $first = $below === null ? 0 : $plan->checkpoint;
         $count = count($steps);
+        $name = 'last '.implode(' ', $plan->results)." {$window->key()}";
+        /** @var LastPicture<T>|null $last */
+        $last = $plan->checkpoint > 0 ? $this->memory->get($name) : null;
+        $changes = $last === null || $below === null || ! $this->haveCovers($steps) ? null : $last->changesTo($plan);
+        /** @var LastPicture<T> $next */
+        $next = new LastPicture($plan);
+        $made = [];
+        $clipped = 0;
         for ($row = 0; $row < $window->rows; $row++) {
             ($this->step)();
             $y = $window->yOf($row);
+            if ($last !== null && $changes !== null && $last->holds($row) && self::isFree($changes, $y)) {
+                [$made[], $more] = $last->row($row);
+                $clipped += $more;
+                $next->put($row, $made[$row], $more);
+
+                continue;
+            }
+            $lines['clipped'] = 0;
             $lines = $below === null ? ['r' => $zero, 'g' => $zero, 'b' => $zero, 'a' => $zero] + $lines : $below[$row] + $lines;
             for ($at = $first; $at < $count; $at++) {
                 if ($at === $plan->checkpoint && $below === null && $at > 0) {
@@ -58,7 +78,13 @@ final readonly class RowRunner
                 }
                 $steps[$at]->run($lines, $row, $y);
             }
-            $done($lines);
+            $made[] = $done($lines);
+            $more = is_int($lines['clipped']) ? $lines['clipped'] : 0;
+            $clipped += $more;
+            $next->put($row, $made[$row], $more);
+        }
+        if ($plan->checkpoint > 0) {
+            $this->memory->put($name, $next);
         }
         if ($kept !== []) {
             $this->checkpoints->put($key, $kept);
@@ -67,7 +93,35 @@ final readonly class RowRunner
             $step->keepCover($this->covers);
         }
 
-        return is_int($lines['clipped']) ? $lines['clipped'] : 0;
+        return [$clipped, $made];
+    }
+
+    /**
+     * Whether no step has a cover to work out that is kept: one of some of the rows would be taken for the whole.
+     *
+     * @param  list<RowStep>  $steps
+     */
+    private function haveCovers(array $steps): bool
+    {
+        foreach ($steps as $step) {
+            if ($step->lacksCover()) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @param  list<Extent>  $extents */
+    private static function isFree(array $extents, float $y): bool
+    {
+        foreach ($extents as $extent) {
+            if ($extent->span($y) !== null) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**

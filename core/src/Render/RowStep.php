@@ -87,10 +87,16 @@ final class RowStep
         }
     }
 
+    /** Whether it works out a cover in this run that is to be kept. */
+    public function lacksCover(): bool
+    {
+        return $this->coverKey !== null && $this->kept === null;
+    }
+
     /** Hands on what was worked out, for the next run. */
     public function keepCover(KeptRows $covers): void
     {
-        if ($this->coverKey !== null && $this->kept === null) {
+        if ($this->lacksCover() && $this->coverKey !== null) {
             $covers->put($this->coverKey, $this->covers);
         }
     }

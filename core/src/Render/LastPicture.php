@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Render;
+
+use Aumbrel\Core\Geometry\Extent;
+
+/**
+ * The last picture of a window, row by row, and the plan that it was made by. While a strip is dragged, rows that neither
+ * reaches, where it was or where it is, are as they were.
+ *
+ * @template T what is made of a row
+ */
+final class LastPicture
+{
+    /** @var array<int, array{T, int}> what was made of each row, and its clipped pixels */
+    private array $rows = [];
+
+    public function __construct(private readonly Plan $plan)
+    {
+    }
+
+    /** @param  T  $made */
+    public function put(int $row, mixed $made, int $clipped): void
+    {
+        $this->rows[$row] = [$made, $clipped];
+    }
+
+    /** @return array{T, int} */
+    public function row(int $row): array
+    {
+        return $this->rows[$row];
+    }
+
+    public function holds(int $row): bool
+    {
+        return isset($this->rows[$row]);
+    }
+
+    /**
+     * Where the passes that differ have, or had, anything to do; null when that cannot be told, or is everywhere.
+     *
+     * @return list<Extent>|null
+     */
+    public function changesTo(Plan $plan): ?array
+    {
+        if (count($plan->passes) !== count($this->plan->passes) || $plan->results !== $this->plan->results) {
+            return null;
+        }
+        $extents = [];
+        foreach ($plan->passes as $at => $pass) {
+            $before = $this->plan->passes[$at];
+            if ($pass instanceof Keep || $before instanceof Keep) {
+                if ($pass != $before) {
+                    return null;
+                }
+            } elseif ($pass->kernel->key() !== $before->kernel->key()) {
+                if ($pass->extent === null || $before->extent === null) {
+                    return null;
+                }
+                array_push($extents, $pass->extent, $before->extent);
+            }
+        }
+
+        return $extents;
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Plate\PictureShelf;
+use Aumbrel\Core\Plate\PictureSource;
+use Aumbrel\Core\Render\Memory;
+use Aumbrel\Core\Render\Renderer;
+use Aumbrel\Core\Render\ShapeStore;
+use Aumbrel\Core\Render\Watch;
+use Tests\Support\Flat;
+use Tests\Support\Folder;
+use Tests\Support\Rendering;
+
+/** Counts the rows that are rendered. */
+function counting(): Watch
+{
+    return new class implements Watch
+    {
+        public int $rows = 0;
+
+        public function step(): void
+        {
+        }
+
+        public function row(): void
+        {
+            $this->rows++;
+        }
+    };
+}
+
+function watched(Watch $watch, Flat $picture): Renderer
+{
+    return new Renderer(new KernelStore(Folder::of('core-kernels')), new class($picture) implements PictureShelf
+    {
+        public function __construct(private Flat $picture)
+        {
+        }
+
+        public function picture(string $name): PictureSource
+        {
+            return $this->picture;
+        }
+    }, new ShapeStore(Folder::of('draft-shapes')), new Memory, $watch);
+}
+
+function bars(): Flat
+{
+    return new Flat(120, 90, fn (int $x, int $y): array => [90 + $x % 60, 70 + $y, 120]);
+}
+
+/** A spot that lies within a few rows around a place. */
+function smallSpot(float $x, float $y, array $more = []): array
+{
+    return ['kind' => 'spot', ...$more, 'values' => ['origin' => [$x, $y], 'target' => [$x + 14, $y + 3], 'reach' => 16, ...($more['values'] ?? [])]];
+}
+
+it('renders only the rows that a dragged strip reaches, where it was and where it is', function (): void {
+    $watch = counting();
+    $renderer = watched($watch, bars());
+    $window = Window::whole(120, 90);
+    $scene = fn (float $y): Aumbrel\Core\Scene\Scene => Rendering::scene(120, 90, [Rendering::plate('p'), smallSpot(40, $y, ['id' => 'spot']), smallSpot(80, 70, ['mode' => 'screen'])]);
+    $rows = [];
+    foreach ([20, 22, 24, 60, 60] as $y) {
+        $before = $watch->rows;
+        $draft = $renderer->picture($scene($y), $window, below: 'spot');
+        $rows[] = $watch->rows - $before;
+        $fresh = watched(counting(), bars())->picture($scene($y), $window);
+        expect($draft->bytes)->toBe($fresh->bytes)->and($draft->clipped)->toBe($fresh->clipped);
+    }
+    // all at first, and while covers of the others are worked out; then a part; nothing when nothing has changed
+    expect($rows[0])->toBe(90)->and($rows[2])->toBeLessThan(50)->toBeGreaterThan(5)->and($rows[3])->toBeLessThan(85)->and($rows[4])->toBe(0);
+});
+
+it('shows the same as without anything kept, whatever is dragged', function (int $seed): void {
+    mt_srand($seed);
+    $between = fn (float $low, float $high): float => $low + ($high - $low) * mt_rand() / mt_getrandmax();
+    $modes = ['airlight', 'screen', 'illuminate', 'add', 'multiply', 'overlay', 'normal'];
+    $mask = fn (): array => mt_rand(0, 2) > 0 ? [] : [['id' => 'm'.mt_rand(), 'kind' => 'radial', 'values' => ['centre' => [$between(20, 100), $between(20, 70)]]]];
+    $strips = [Rendering::plate('p', ['id' => 'ground'])];
+    for ($k = 0; $k < 5; $k++) {
+        $strips[] = smallSpot($between(10, 100), $between(10, 80), ['id' => "spot{$k}", 'mode' => $modes[mt_rand(0, 6)], 'level' => $between(-1, 5), 'masks' => $mask(), 'values' => ['reach' => $between(8, 60), 'softness' => mt_rand(0, 1) * $between(0, 4)]]);
+    }
+    $strips[] = ['id' => 'plate', ...Rendering::plate('p', ['values' => ['place' => [60, 45], 'pivot' => [60, 45], 'scale' => 0.3]])];
+    $strips[] = ['id' => 'wash', 'kind' => 'fill', 'mode' => 'multiply', 'amount' => 40, 'masks' => $mask(), 'values' => ['colour' => '#a0b0ff']];
+    shuffle($strips);
+    $renderer = watched(counting(), bars());
+    $window = mt_rand(0, 1) === 1 ? Window::whole(120, 90, 0.5) : (new Window(10, 5, 90, 80))->band(10, 50);
+    for ($k = 0; $k < 14; $k++) {
+        $at = $k % 7 === 0 ? mt_rand(0, count($strips) - 1) : $at;
+        if ($strips[$at]['kind'] === 'spot') {
+            $strips[$at]['values']['origin'][1] += $between(-9, 9);
+            $strips[$at]['values']['target'] = [$strips[$at]['values']['origin'][0] + $between(5, 14), $strips[$at]['values']['origin'][1] + $between(-9, 9)];
+        } elseif ($strips[$at]['kind'] === 'plate') {
+            $strips[$at]['values']['place'] = [$between(20, 100), $between(10, 80)];
+        } else {
+            $strips[$at]['amount'] = $between(0, 100);
+        }
+        if (mt_rand(0, 4) === 0) {
+            $strips[$at]['muted'] = ! ($strips[$at]['muted'] ?? false);
+        }
+        $scene = Rendering::scene(120, 90, $strips);
+        $draft = $renderer->picture($scene, $window, below: $strips[$at]['id']);
+        $fresh = watched(counting(), bars())->picture($scene, $window);
+        expect($draft->bytes === $fresh->bytes)->toBeTrue("step {$k}, {$strips[$at]['id']}")->and($draft->clipped)->toBe($fresh->clipped);
+        $renderer->tidy();
+    }
+})->with(range(1, 24));

@@ -32,7 +32,7 @@ function counting(): Watch
     };
 }
 
-function watched(Watch $watch, Flat $picture): Renderer
+function drafting(Watch $watch, Flat $picture): Renderer
 {
     return new Renderer(new KernelStore(Folder::of('core-kernels')), new class($picture) implements PictureShelf
     {
@@ -60,7 +60,7 @@ function smallSpot(float $x, float $y, array $more = []): array
 
 it('renders only the rows that a dragged strip reaches, where it was and where it is', function (): void {
     $watch = counting();
-    $renderer = watched($watch, bars());
+    $renderer = drafting($watch, bars());
     $window = Window::whole(120, 90);
     $scene = fn (float $y): Aumbrel\Core\Scene\Scene => Rendering::scene(120, 90, [Rendering::plate('p'), smallSpot(40, $y, ['id' => 'spot']), smallSpot(80, 70, ['mode' => 'screen'])]);
     $rows = [];
@@ -68,7 +68,7 @@ it('renders only the rows that a dragged strip reaches, where it was and where i
         $before = $watch->rows;
         $draft = $renderer->picture($scene($y), $window, below: 'spot');
         $rows[] = $watch->rows - $before;
-        $fresh = watched(counting(), bars())->picture($scene($y), $window);
+        $fresh = drafting(counting(), bars())->picture($scene($y), $window);
         expect($draft->bytes)->toBe($fresh->bytes)->and($draft->clipped)->toBe($fresh->clipped);
     }
     // all at first, and while covers of the others are worked out; then a part; nothing when nothing has changed
@@ -87,7 +87,7 @@ it('shows the same as without anything kept, whatever is dragged', function (int
     $strips[] = ['id' => 'plate', ...Rendering::plate('p', ['values' => ['place' => [60, 45], 'pivot' => [60, 45], 'scale' => 0.3]])];
     $strips[] = ['id' => 'wash', 'kind' => 'fill', 'mode' => 'multiply', 'amount' => 40, 'masks' => $mask(), 'values' => ['colour' => '#a0b0ff']];
     shuffle($strips);
-    $renderer = watched(counting(), bars());
+    $renderer = drafting(counting(), bars());
     $window = mt_rand(0, 1) === 1 ? Window::whole(120, 90, 0.5) : (new Window(10, 5, 90, 80))->band(10, 50);
     for ($k = 0; $k < 14; $k++) {
         $at = $k % 7 === 0 ? mt_rand(0, count($strips) - 1) : $at;
@@ -104,7 +104,7 @@ it('shows the same as without anything kept, whatever is dragged', function (int
         }
         $scene = Rendering::scene(120, 90, $strips);
         $draft = $renderer->picture($scene, $window, below: $strips[$at]['id']);
-        $fresh = watched(counting(), bars())->picture($scene, $window);
+        $fresh = drafting(counting(), bars())->picture($scene, $window);
         expect($draft->bytes === $fresh->bytes)->toBeTrue("step {$k}, {$strips[$at]['id']}")->and($draft->clipped)->toBe($fresh->clipped);
         $renderer->tidy();
     }

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Files\Folder as AnyFolder;
 use App\Models\Picture;
 use App\Render\Pool\Answer;
 use App\Render\Pool\Priority;
@@ -12,6 +13,8 @@ use App\Scenes\PictureLibrary;
 use Aumbrel\Core\Fault\Withdrawn;
 use Tests\Support\Folder;
 use Tests\Support\PictureFile;
+
+afterEach(fn () => array_map(AnyFolder::remove(...), glob(config('aumbrel.temporary').'/intake-*') ?: []));
 
 /** Sends bytes in parts of a size; gives the id. */
 function sentIn(string $bytes, string $name = 'quay.png', int $part = 50): string
@@ -30,7 +33,7 @@ function putPart(string $id, int|string $from, string $bytes): Illuminate\Testin
 }
 
 /** @return list<array<string, mixed>> the lines that come of decoding */
-function decoded(string $id): array
+function linesOfDecoding(string $id): array
 {
     return array_map(fn (string $line): array => json_decode($line, true), array_filter(explode("\n", test()->post("/api/intakes/{$id}/read")->assertOk()->streamedContent())));
 }
@@ -53,12 +56,12 @@ function largePicture(): string
 it('makes a scene and a plate of files that came part by part', function (): void {
     $bytes = file_get_contents(PictureFile::png(64, 40)->getPathname());
     $id = sentIn($bytes, 'low_tide.png');
-    $lines = decoded($id);
+    $lines = linesOfDecoding($id);
     expect(end($lines))->toBe(['done' => true])->and(Picture::query()->count())->toBe(0);
     $scene = $this->postJson('/api/scenes', ['intake' => $id])->assertCreated()->json();
     expect([$scene['title'], $scene['width'], $scene['height']])->toBe(['Low tide', 64, 40]);
     $other = sentIn(file_get_contents(PictureFile::png(30, 20)->getPathname()), 'hut.png');
-    decoded($other);
+    linesOfDecoding($other);
     expect($this->postJson("/api/scenes/{$scene['id']}/plates", ['intake' => $other, 'x' => 20, 'y' => 10])->assertCreated()->json('strips.1.name'))->toBe('Hut');
     $this->deleteJson("/api/intakes/{$id}")->assertNoContent();
     $this->postJson('/api/scenes', ['intake' => $id])->assertStatus(422)->assertJsonPath('field', 'file');
@@ -101,7 +104,7 @@ it('takes no more than there is room for, and no names that lead elsewhere', fun
 
 it('says what is wrong with a file, and leaves nothing behind', function (string $bytes, string $says): void {
     $id = sentIn($bytes, 'odd.png');
-    $lines = decoded($id);
+    $lines = linesOfDecoding($id);
     expect(end($lines))->toMatchArray(['status' => 422])->and(end($lines)['problem'])->toContain($says)
         ->and(glob(config('aumbrel.pictures').'/*.*'))->toBe([]);
 })->with([['only words, no picture', 'not a PNG or JPEG'], [fn () => substr(file_get_contents(PictureFile::png(64, 40)->getPathname()), 0, 90), 'cut off']]);

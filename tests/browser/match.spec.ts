@@ -240,7 +240,9 @@ test('strokes shape the falloff of a light, with pressure, and are seen at once'
     const [left, top] = await onScreen(page, [90, 90]);
     await page.evaluate(([left, top]) => window.aumbrelPen?.(left!, top!, 260), [left, top]);
     await settled(page);
-    const strokes = (await state(page, scene)).strips[1]!.masks[0]!.values.strokes as { pressure: string; points: number[][] }[];
+    // the state names strokes; what they are stands in the scene file
+    const file = (await (await page.request.get(`/api/scenes/${scene}/file`)).json()) as Awaited<ReturnType<typeof state>>;
+    const strokes = file.strips[1]!.masks[0]!.values.strokes as { pressure: string; points: number[][] }[];
     expect(strokes).toHaveLength(2);
     expect(strokes[1]!.pressure).toBe('opacity');
     expect(new Set(strokes[1]!.points.map((point) => point[2])).size).toBeGreaterThan(5);

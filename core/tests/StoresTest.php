@@ -141,3 +141,23 @@ it('takes whole rows and whole pictures only', function (): void {
     file_put_contents($file = emptyFolder('way').'/file', '');
     expect(fn () => new PackedWriter("{$file}/c", 6, 4, 8))->toThrow(NotKept::class);
 });
+
+it('finds something out once for all that ask, and every time where it cannot be kept', function (): void {
+    $folder = emptyFolder('found');
+    $count = 0;
+    $make = function () use (&$count): string {
+        return 'found '.++$count;
+    };
+    expect((new ShapeStore($folder))->found('plate', 'block 1', $make))->toBe('found 1')->and((new ShapeStore($folder))->found('plate', 'block 1', $make))->toBe('found 1')
+        ->and((new ShapeStore($folder))->found('plate', 'block 2', $make))->toBe('found 2')->and((new ShapeStore($folder))->found('other plate', 'block 1', $make))->toBe('found 3');
+    expect(glob("{$folder}/found/*/*.*"))->toBe([]);
+    file_put_contents("{$folder}/file", '');
+    $nowhere = new ShapeStore("{$folder}/file/shapes");
+    expect($nowhere->found('plate', 'block 1', $make))->toBe('found 4')->and($nowhere->found('plate', 'block 1', $make))->toBe('found 5');
+    // those that were looked at longest ago go, and the whole shapes beside them stay
+    (new ShapeStore($folder))->get('shape', fn (): Shape => new Shape(4, 4, 0, array_fill(0, 16, 1.0)));
+    for ($k = 0; $k < 55; $k++) {
+        (new ShapeStore($folder))->found("edge {$k}", 'block', $make);
+    }
+    expect(count(glob("{$folder}/found/*")))->toBeLessThanOrEqual(49)->and(glob("{$folder}/*/shape.json"))->toHaveCount(1);
+});

@@ -57,7 +57,7 @@ final class ShapeStore
         }
         if (! is_dir($folder)) {
             $this->prune("{$this->folder}/found");
-            self::folder($folder);
+            @mkdir($folder, 0o700, true);
         }
 
         return self::once("{$file}.lock", static function () use ($read, $make, $file): string {

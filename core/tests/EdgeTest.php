@@ -131,7 +131,7 @@ it('works a damaged find out again', function (string $damage): void {
         file_put_contents($file, $damage === 'cut' ? substr(file_get_contents($file), 0, 50) : $damage);
     }
     expect($render())->toBe($right);
-})->with(['cut', '', 'abc', "\xff\xff\xff\xff"]);
+})->with(['cut short' => 'cut', 'empty' => '', 'too short to count' => 'abc', 'a count that is not there' => "\xff\xff\xff\xff"]);
 
 it('joins the blocks of a large picture without a seam', function (): void {
     // the disc lies on the corner where four blocks meet, and alone in the middle of one

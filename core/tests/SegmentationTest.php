@@ -24,8 +24,8 @@ it('cuts out a subject that hardly stands out, by three strokes', function (stri
         $both += min($true, $cut->values[$at]);
         $either += max($true, $cut->values[$at]);
     }
-    expect($both / $either)->toBeGreaterThan(0.98);
-})->with(['jar on plaster', 'jar on earth', 'leaf on sand']);
+    expect($both / $either)->toBeGreaterThan(0.95);
+})->with(['jar on plaster', 'jar on earth', 'leaf on sand', 'grey on grey']);
 
 it('keeps nothing that hangs together with no stroke', function (): void {
     // discs of one colour, two pixels apart: on the smaller sizes they run together

@@ -17,7 +17,7 @@ final class Faint
     /** @var list<array{int, int, int}> */
     private array $seen = [];
 
-    /** @param  'jar on plaster'|'jar on earth'|'leaf on sand'  $which */
+    /** @param  'jar on plaster'|'jar on earth'|'leaf on sand'|'grey on grey'  $which */
     public function __construct(string $which)
     {
         mt_srand(crc32($which));
@@ -32,6 +32,7 @@ final class Faint
                 [$subject, $ground] = match ($which) {
                     'jar on plaster' => [[128 + 10 * $u, 124 + 10 * $u, 106 + 10 * $u], [118 + 9 * $blotch, 122 + 9 * $blotch, 112 + 8 * $blotch]],
                     'jar on earth' => [[92 - 8 * $u + 6 * $v, 84 - 8 * $u + 6 * $v, 72 - 8 * $u], [70 + 14 * $blotch + 0.02 * $x, 66 + 13 * $blotch + 0.02 * $x, 60 + 12 * $blotch]],
+                    'grey on grey' => [array_fill(0, 3, 138 + 10 * $u), array_fill(0, 3, 120 + 8 * $blotch)],
                     default => [[166 + 14 * $u * $u - 10 * $v, 166 + 12 * $u * $u - 10 * $v, 162 - 10 * $v], [176 + 10 * $blotch, 170 + 10 * $blotch, 160 + 10 * $blotch]],
                 };
                 $this->seen[] = array_map(

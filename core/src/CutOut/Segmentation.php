@@ -44,6 +44,9 @@ final class Segmentation
 
     private const TRUSTED = 0.03;
 
+    /** How much lightness counts where neighbours are compared, colour counting 2: the edge of a shadow on a body is none of the body's. */
+    private const LIGHTNESS = 0.5;
+
     /** So many times their mean differences of neighbours count as an edge. */
     private const EDGE = 0.5;
 
@@ -139,8 +142,8 @@ final class Segmentation
             for ($column = 0; $column < $columns; $column++, $at++) {
                 $next = $column + 1 < $columns ? $at + 1 : $at;
                 $below = $row + 1 < $rows ? $at + $columns : $at;
-                $right[] = $across = ($l[$at] - $l[$next]) ** 2 + 2 * (($a[$at] - $a[$next]) ** 2 + ($b[$at] - $b[$next]) ** 2);
-                $down[] = $along = ($l[$at] - $l[$below]) ** 2 + 2 * (($a[$at] - $a[$below]) ** 2 + ($b[$at] - $b[$below]) ** 2);
+                $right[] = $across = self::LIGHTNESS * ($l[$at] - $l[$next]) ** 2 + 2 * (($a[$at] - $a[$next]) ** 2 + ($b[$at] - $b[$next]) ** 2);
+                $down[] = $along = self::LIGHTNESS * ($l[$at] - $l[$below]) ** 2 + 2 * (($a[$at] - $a[$below]) ** 2 + ($b[$at] - $b[$below]) ** 2);
                 $sum += $across + $along;
             }
         }
@@ -347,7 +350,7 @@ final class Segmentation
             $column = $at % $columns;
             foreach ([$column > 0 ? $at - 1 : $at, $column + 1 < $columns ? $at + 1 : $at, $at >= $columns ? $at - $columns : $at, $at + $columns < $count ? $at + $columns : $at] as $next) {
                 $neighbours[] = $next;
-                $weights[] = $difference = ($l[$at] - $l[$next]) ** 2 + 2 * (($a[$at] - $a[$next]) ** 2 + ($b[$at] - $b[$next]) ** 2);
+                $weights[] = $difference = self::LIGHTNESS * ($l[$at] - $l[$next]) ** 2 + 2 * (($a[$at] - $a[$next]) ** 2 + ($b[$at] - $b[$next]) ** 2);
                 $sum += $difference;
             }
         }

@@ -10,6 +10,7 @@ use Aumbrel\Core\Plate\PictureShelf;
 use Aumbrel\Core\Plate\PictureSource;
 use Aumbrel\Core\Render\Picture;
 use Aumbrel\Core\Render\Renderer;
+use Aumbrel\Core\Render\ShapeStore;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\SceneError;
 
@@ -30,7 +31,7 @@ final class Rendering
             {
                 return $this->pictures[$name] ?? throw new SceneError('picture', "no picture {$name}");
             }
-        });
+        }, new ShapeStore(Folder::of('core-shapes'))); // of this run alone: an earlier one may have found things in another way
     }
 
     /** @param  list<array<string, mixed>>  $strips */

@@ -22,6 +22,9 @@ final readonly class CleanBlock implements Plane
     /** Pixels along a side. */
     public const SIDE = 512;
 
+    /** Raised when edges are cleaned in another way, so that what was found before is not taken for it. */
+    private const WAY = 2;
+
     public Rectangle $place;
 
     public function __construct(private PictureSource $picture, private CutMasks $masks, private Edge $edge, int $level, int $column, int $row)
@@ -122,6 +125,6 @@ final readonly class CleanBlock implements Plane
 
     private function whole(): string
     {
-        return "clean {$this->picture->key()} {$this->edge->key()} {$this->masks->key()}";
+        return 'clean '.self::WAY." {$this->picture->key()} {$this->edge->key()} {$this->masks->key()}";
     }
 }

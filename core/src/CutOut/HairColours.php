@@ -14,10 +14,8 @@ namespace Aumbrel\Core\CutOut;
  */
 final class HairColours
 {
-    /** Side of the squares from whose colours samples are made, in widths of a narrow band, and of a wide one. */
-    private const NARROW = 0.8;
-
-    private const WIDE = 0.5;
+    /** Side of the squares from whose colours samples are made, in widths of the band. */
+    private const SQUARE = 0.5;
 
     /** So many widths from a pixel of the band the colours of the other side begin and are enough. */
     private const REACH = 2.75;
@@ -74,9 +72,7 @@ final class HairColours
     /** Side of the squares, px: a power of two, so that they lie the same in all blocks of a picture. */
     public static function side(float $width): int
     {
-        $halvings = static fn (float $share): int => (int) round(log($share * max(1.0, $width), 2));
-
-        return 2 ** max(2, min($halvings(self::NARROW), max(4, $halvings(self::WIDE))));
+        return 2 ** max(2, (int) round(log(self::SQUARE * max(1.0, $width), 2)));
     }
 
     /** Pixels around the band whose colours are asked for, a whole number of squares. */

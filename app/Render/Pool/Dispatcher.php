@@ -237,12 +237,15 @@ final class Dispatcher
         }
     }
 
-    private function dismiss(int $id): void
+    /** @return int the status with which it ended */
+    private function dismiss(int $id): int
     {
         posix_kill($this->workers[$id]['pid'], SIGKILL);
         pcntl_waitpid($this->workers[$id]['pid'], $status);
         fclose($this->workers[$id]['stream']);
         unset($this->workers[$id]);
+
+        return is_int($status) ? $status : 0;
     }
 
     private function count(string $answer): void
@@ -259,8 +262,8 @@ final class Dispatcher
     private function replace(int $id): void
     {
         ['caller' => $caller, 'seat' => $seat] = $this->workers[$id];
-        fwrite(STDERR, "a render process ended\n");
-        $this->dismiss($id);
+        $status = $this->dismiss($id);
+        fwrite(STDERR, "a render process ended (status {$status})".($seat === self::NO_SEAT ? '' : ' and is replaced')."\n");
         if ($caller !== null) {
             $this->reply($caller, Answer::Lost->value);
         }

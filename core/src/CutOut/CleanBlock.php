@@ -6,6 +6,7 @@ namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Plate\Halving;
 use Aumbrel\Core\Plate\PictureSource;
 use Aumbrel\Core\Plate\Placement;
 use Aumbrel\Core\Plate\Rectangle;
@@ -29,21 +30,21 @@ final readonly class CleanBlock implements Plane
 
     public function __construct(private PictureSource $picture, private CutMasks $masks, private Edge $edge, int $level, int $column, int $row)
     {
-        [$width, $height] = [(int) ceil($picture->width() / 2 ** $level), (int) ceil($picture->height() / 2 ** $level)];
+        $whole = new Halving($picture->width(), $picture->height(), $level);
         [$x, $y] = [$column * self::SIDE, $row * self::SIDE];
-        $this->place = new Rectangle($level, $x, $y, min(self::SIDE, $width - $x), min(self::SIDE, $height - $y));
+        $this->place = new Rectangle($level, $x, $y, min(self::SIDE, $whole->columns - $x), min(self::SIDE, $whole->rows - $y));
     }
 
     public function key(): string
     {
-        return "{$this->whole()} block {$this->place->level} {$this->place->x} {$this->place->y}";
+        return self::whole($this->picture, $this->masks, $this->edge)." block {$this->place->level} {$this->place->x} {$this->place->y}";
     }
 
     /** @return list<int> packed `A<<48 | R<<32 | G<<16 | B` */
     public function fill(Planes $planes): array
     {
         $fresh = null;
-        $bytes = $planes->found($this->whole(), $this->key(), function () use ($planes, &$fresh): string {
+        $bytes = $planes->found(self::whole($this->picture, $this->masks, $this->edge), $this->key(), function () use ($planes, &$fresh): string {
             [$bytes, $fresh] = $this->worked($planes);
 
             return $bytes;
@@ -123,8 +124,9 @@ final readonly class CleanBlock implements Plane
         return Frame::plate($window->padded($margin), Placement::asItIs());
     }
 
-    private function whole(): string
+    /** Names all that a cleaned picture depends on. */
+    public static function whole(PictureSource $picture, CutMasks $masks, Edge $edge): string
     {
-        return 'clean '.self::WAY." {$this->picture->key()} {$this->edge->key()} {$this->masks->key()}";
+        return 'clean '.self::WAY." {$picture->key()} {$edge->key()} {$masks->key()}";
     }
 }

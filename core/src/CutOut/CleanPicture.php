@@ -19,7 +19,7 @@ final readonly class CleanPicture implements PictureSource
 
     public function key(): string
     {
-        return "clean {$this->picture->key()} {$this->edge->key()} {$this->masks->key()}";
+        return CleanBlock::whole($this->picture, $this->masks, $this->edge);
     }
 
     public function width(): int

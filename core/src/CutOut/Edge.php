@@ -68,7 +68,13 @@ final readonly class Edge
     /** Whether there is more to do than softening and filling holes. */
     public function cleans(): bool
     {
-        return $this->grow != 0.0 || $this->hairBand > 0 || ($this->unstain > 0 && $this->soften <= 0);
+        return $this->grow != 0.0 || $this->hairBand > 0 || $this->isUnstainedHere();
+    }
+
+    /** Whether it is unstained when it is cleaned; what is softened is unstained after that. */
+    private function isUnstainedHere(): bool
+    {
+        return $this->unstain > 0 && $this->soften <= 0;
     }
 
     /** Pixels around a window that decide about those inside it when it is softened there. */
@@ -84,7 +90,7 @@ final readonly class Edge
     {
         $hair = $this->hairBand > 0 ? HairColours::reach($this->hairBand * $scale) : 0;
         $grow = $this->grow != 0.0 ? (int) ceil(abs($this->grow) * $scale) + 2 : 0;
-        $unstain = $this->unstain > 0 && $this->soften <= 0 ? Unstain::reach($scale) : 0;
+        $unstain = $this->isUnstainedHere() ? Unstain::reach($scale) : 0;
         $side = $hair > 0 ? HairColours::side($this->hairBand * $scale) : 4;
 
         // squares of which means are taken lie the same in all blocks
@@ -92,7 +98,7 @@ final readonly class Edge
     }
 
     /**
-     * Grown or shrunk, the hair band worked out again from the picture, unstained (what is softened is unstained after that).
+     * Grown or shrunk, the hair band worked out again from the picture, unstained.
      *
      * @param  list<float>  $alpha  row after row
      * @param  float  $scale  pixels to one of the picture's
@@ -106,7 +112,7 @@ final readonly class Edge
             $alpha = $this->withHair($alpha, $pixels, $columns, $rows, max(1.0, $this->hairBand * $scale));
         }
 
-        return new CleanEdge($alpha, $this->unstain > 0 && $this->soften <= 0 ? $this->unstained($alpha, $pixels, $columns, $rows, $scale) : []);
+        return new CleanEdge($alpha, $this->isUnstainedHere() ? $this->unstained($alpha, $pixels, $columns, $rows, $scale) : []);
     }
 
     /**

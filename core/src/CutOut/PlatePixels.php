@@ -72,14 +72,6 @@ final readonly class PlatePixels
         return $packed;
     }
 
-    /** Red, green and blue of one at 16 bits each. */
-    public function colour(int $at): int
-    {
-        $pixel = $this->packed[$at];
-
-        return $this->bits === 16 ? $pixel & 0xFFFFFFFFFFFF : ($pixel >> 16 & 255) * 257 << 32 | ($pixel >> 8 & 255) * 257 << 16 | ($pixel & 255) * 257;
-    }
-
     /** Whether one is more than half there. */
     public function isThere(int $at): bool
     {

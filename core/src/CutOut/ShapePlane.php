@@ -32,13 +32,7 @@ final readonly class ShapePlane implements Plane
     {
         $placement = $this->frame->placement ?? throw new LogicException('a shape of a picture lies on a plate');
         $seen = new PlatePlane($planes->shape($this->shape, $this->make), $placement, $this->frame->window);
-        [$shift, $mask] = $seen->bits() === 16 ? [48, 65535] : [24, 255];
-        $unit = 1 / $mask;
-        $values = [];
-        foreach ($seen->fill($planes) as $pixel) {
-            $values[] = ($pixel >> $shift & $mask) * $unit;
-        }
 
-        return $values;
+        return (new PlatePixels($seen->fill($planes), $seen->bits()))->alpha();
     }
 }

@@ -38,16 +38,8 @@ final readonly class WholeShape implements Plane
     /** @return list<float> */
     public function fill(Planes $planes): array
     {
-        $bits = $this->picture->bits();
-        $mask = (1 << $bits) - 1;
-        $joined = $this->masks->joined($planes, Frame::plate($this->size->window(), Placement::asItIs()), $this->picture);
-        if (! $this->picture->opaque()) {
-            foreach ($this->size->pixels($this->picture) as $at => $pixel) {
-                $joined[$at] *= ($pixel >> 3 * $bits & $mask) / $mask;
-            }
-        }
+        $own = $this->picture->opaque() ? null : (new PlatePixels($this->size->pixels($this->picture), $this->picture->bits()))->alpha();
 
-        /** @var list<float> $joined changed only where it had values already */
-        return $joined;
+        return $this->masks->shape($planes, Frame::plate($this->size->window(), Placement::asItIs()), $this->picture, $own, false);
     }
 }

@@ -87,7 +87,11 @@ final class RowStep
         }
     }
 
-    /** Whether it works out a cover in this run that is to be kept. */
+    /**
+     * Whether it works out a cover in this run that is to be kept.
+     *
+     * @phpstan-assert-if-true !null $this->coverKey
+     */
     public function lacksCover(): bool
     {
         return $this->coverKey !== null && $this->kept === null;
@@ -96,7 +100,7 @@ final class RowStep
     /** Hands on what was worked out, for the next run. */
     public function keepCover(KeptRows $covers): void
     {
-        if ($this->lacksCover() && $this->coverKey !== null) {
+        if ($this->lacksCover()) {
             $covers->put($this->coverKey, $this->covers);
         }
     }

@@ -61,7 +61,10 @@ final class ShapeStore
         }
 
         return self::once("{$file}.lock", static function () use ($read, $make, $file): string {
-            $bytes = $read() ?? $make();
+            if (($known = $read()) !== null) {
+                return $known;
+            }
+            $bytes = $make();
             $aside = "{$file}.".bin2hex(random_bytes(6));
             if (@file_put_contents($aside, $bytes) !== strlen($bytes) || ! @rename($aside, $file)) {
                 // a full disk: it is right all the same, and will be worked out again

@@ -72,7 +72,7 @@ final readonly class RenderRequest
     {
         $strokes = $this->kept === null ? [] : ($this->kept)($keys ?? StrokeShelf::keys($this->scene->fields()));
 
-        return new self($this->kind, $this->scene, $this->pictures, $this->window, $this->scale, $this->strips, $this->below, $this->firstRow, $this->rows, $strokes + $this->strokes, $this->kept);
+        return $this->with($this->firstRow, $this->rows, $strokes + $this->strokes);
     }
 
     /** Strips and masks: what the work on a pixel goes by. */
@@ -99,11 +99,17 @@ final readonly class RenderRequest
         $bands = [];
         $first = 0;
         foreach ($heights as $rows) {
-            $bands[] = new self($this->kind, $this->scene, $this->pictures, $this->window, $this->scale, $this->strips, $this->below, $first, $rows, $this->strokes, $this->kept);
+            $bands[] = $this->with($first, $rows, $this->strokes);
             $first += $rows;
         }
 
         return $bands;
+    }
+
+    /** @param  array<array-key, string>  $strokes */
+    private function with(int $firstRow, ?int $rows, array $strokes): self
+    {
+        return new self($this->kind, $this->scene, $this->pictures, $this->window, $this->scale, $this->strips, $this->below, $firstRow, $rows, $strokes, $this->kept);
     }
 
     private static function counted(mixed $strips): int

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
-use Aumbrel\Core\Plate\PictureShelf;
-use Aumbrel\Core\Plate\PictureSource;
 use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Render\ShapeStore;
@@ -34,17 +32,7 @@ function counting(): Watch
 
 function drafting(Watch $watch, Flat $picture): Renderer
 {
-    return new Renderer(new KernelStore(Folder::of('core-kernels')), new class($picture) implements PictureShelf
-    {
-        public function __construct(private Flat $picture)
-        {
-        }
-
-        public function picture(string $name): PictureSource
-        {
-            return $this->picture;
-        }
-    }, new ShapeStore(Folder::of('draft-shapes')), new Memory, $watch);
+    return new Renderer(new KernelStore(Folder::of('core-kernels')), $picture, new ShapeStore(Folder::of('draft-shapes')), new Memory, $watch);
 }
 
 function bars(): Flat

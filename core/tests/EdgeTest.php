@@ -5,8 +5,6 @@ declare(strict_types=1);
 use Aumbrel\Core\CutOut\CleanBlock;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
-use Aumbrel\Core\Plate\PictureShelf;
-use Aumbrel\Core\Plate\PictureSource;
 use Aumbrel\Core\Raster\Distance;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Render\ShapeStore;
@@ -29,19 +27,9 @@ function alphaOf(string $bytes): array
 }
 
 /** A renderer whose found edges lie in a folder. */
-function rendererIn(string $folder, PictureSource $picture): Renderer
+function rendererIn(string $folder, Flat $picture): Renderer
 {
-    return new Renderer(new KernelStore(Folder::of('core-kernels')), new class($picture) implements PictureShelf
-    {
-        public function __construct(private PictureSource $picture)
-        {
-        }
-
-        public function picture(string $name): PictureSource
-        {
-            return $this->picture;
-        }
-    }, new ShapeStore($folder));
+    return new Renderer(new KernelStore(Folder::of('core-kernels')), $picture, new ShapeStore($folder));
 }
 
 /** @return list<string> the files in which found edges lie */

@@ -27,15 +27,21 @@ final class LastPicture
         $this->rows[$row] = [$made, $clipped];
     }
 
-    /** @return array{T, int} */
-    public function row(int $row): array
+    /**
+     * What was made of a row, if none of these reaches it.
+     *
+     * @param  list<Extent>  $changes
+     * @return array{T, int}|null
+     */
+    public function free(int $row, float $y, array $changes): ?array
     {
-        return $this->rows[$row];
-    }
+        foreach ($changes as $extent) {
+            if ($extent->span($y) !== null) {
+                return null;
+            }
+        }
 
-    public function holds(int $row): bool
-    {
-        return isset($this->rows[$row]);
+        return $this->rows[$row] ?? null;
     }
 
     /**

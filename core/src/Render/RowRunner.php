@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
-use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
 use Closure;
@@ -56,17 +55,18 @@ final readonly class RowRunner
         /** @var LastPicture<T>|null $last */
         $last = $plan->checkpoint > 0 ? $this->memory->get($name) : null;
         $changes = $last === null || $below === null || ! $this->haveCovers($steps) ? null : $last->changesTo($plan);
-        /** @var LastPicture<T> $next */
-        $next = new LastPicture($plan);
+        /** @var LastPicture<T>|null $next */
+        $next = $plan->checkpoint > 0 ? new LastPicture($plan) : null;
         $made = [];
         $clipped = 0;
         for ($row = 0; $row < $window->rows; $row++) {
             ($this->step)();
             $y = $window->yOf($row);
-            if ($last !== null && $changes !== null && $last->holds($row) && self::isFree($changes, $y)) {
-                [$made[], $more] = $last->row($row);
+            $free = $changes === null ? null : $last->free($row, $y, $changes);
+            if ($free !== null) {
+                [$made[], $more] = $free;
                 $clipped += $more;
-                $next->put($row, $made[$row], $more);
+                $next?->put($row, ...$free);
 
                 continue;
             }
@@ -81,9 +81,9 @@ final readonly class RowRunner
             $made[] = $done($lines);
             $more = is_int($lines['clipped']) ? $lines['clipped'] : 0;
             $clipped += $more;
-            $next->put($row, $made[$row], $more);
+            $next?->put($row, $made[$row], $more);
         }
-        if ($plan->checkpoint > 0) {
+        if ($next !== null) {
             $this->memory->put($name, $next);
         }
         if ($kept !== []) {
@@ -105,18 +105,6 @@ final readonly class RowRunner
     {
         foreach ($steps as $step) {
             if ($step->lacksCover()) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /** @param  list<Extent>  $extents */
-    private static function isFree(array $extents, float $y): bool
-    {
-        foreach ($extents as $extent) {
-            if ($extent->span($y) !== null) {
                 return false;
             }
         }

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useLasting } from '../ui/lasting';
 import { waiting } from '../ui/words';
 import { useWaiting } from './outbox';
 
@@ -9,11 +9,7 @@ const QUIET_MS = 700;
 export function Waits() {
     const { labels, reason } = useWaiting();
     const waits = labels.length > 0;
-    const [isLong, setLong] = useState(false);
-    useEffect(() => {
-        const timer = window.setTimeout(() => setLong(waits), waits ? QUIET_MS : 0);
-        return () => window.clearTimeout(timer);
-    }, [waits]);
+    const isLong = useLasting(waits, QUIET_MS);
     const shown = waits && (isLong || reason !== null);
     return (
         <p role="status" aria-live="polite" data-testid="waits" className="ml-3 max-w-[420px] truncate text-warm" title={shown ? [reason, ...labels].filter(Boolean).join('\n') : undefined}>

@@ -1,6 +1,6 @@
-import { useEffect, useState } from 'react';
 import { create } from 'zustand';
 import { letGo, takeIn } from '../api/intake';
+import { useLasting } from './lasting';
 import { megabytes } from './words';
 
 type Coming = { name: string; share: number; waits: string | null; cancel: () => void };
@@ -52,19 +52,14 @@ export function isTakingIn(): boolean {
 /** The files that are being taken in, each with how far it is and a way out. */
 export function TakingIn() {
     const files = useComing((state) => state.files);
-    const [isLong, setLong] = useState(false);
-    const any = files.size > 0;
-    useEffect(() => {
-        const timer = window.setTimeout(() => setLong(any), any ? QUIET_MS : 0);
-        return () => window.clearTimeout(timer);
-    }, [any]);
-    if (!any || !isLong) {
+    const isLong = useLasting(files.size > 0, QUIET_MS);
+    if (!isLong) {
         return null;
     }
     return (
         <ul aria-label="Being taken in" className="fixed right-4 bottom-4 z-50 flex w-[300px] flex-col gap-2">
-            {[...files].map(([file, { name, share, waits, cancel }]) => (
-                <li key={name} className="flex items-center gap-3 rounded-md border border-line bg-well py-2 pr-2 pl-4 shadow-lg">
+            {[...files].map(([file, { name, share, waits, cancel }], at) => (
+                <li key={at} className="flex items-center gap-3 rounded-md border border-line bg-well py-2 pr-2 pl-4 shadow-lg">
                     <div className="min-w-0 flex-1">
                         <p className="truncate" title={name}>
                             Taking in {name}

@@ -15,12 +15,15 @@ return new class extends Migration
         Schema::table('strokes', function (Blueprint $table): void {
             $table->boolean('reveals')->default(true)->comment('toward 1; otherwise it hides');
         });
+        // asked for every draft: what lies behind a long stroke in its row is read from the index
+        Schema::table('strokes', static fn (Blueprint $table) => $table->index(['scene_id', 'key', 'reveals']));
         DB::statement("update strokes set reveals = coalesce(json_extract(stroke, '$.reveals'), 1)");
     }
 
     public function down(): void
     {
         Schema::table('strokes', function (Blueprint $table): void {
+            $table->dropIndex(['scene_id', 'key', 'reveals']);
             $table->dropColumn('reveals');
         });
     }

@@ -121,3 +121,8 @@ it('lets go of strokes that no scene of the moment uses, when there are too many
     expect($strokes)->each->toBeInstanceOf(Stroke::class)->and($strokes[0]->points[0][1])->toBe(259.0)
         ->and(fn () => $held->in(['strokes' => ['s0', 's259']]))->toThrow(StrokesMissing::class, '1 strokes');
 });
+
+it('learns what strokes do from an index, without reading them', function (): void {
+    $plan = DB::select('explain query plan select reveals, key from strokes where scene_id = ?', ['x']);
+    expect($plan[0]->detail)->toContain('COVERING INDEX');
+});

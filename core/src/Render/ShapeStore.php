@@ -142,7 +142,9 @@ final class ShapeStore
         $writer->finish();
         file_put_contents("{$aside}/shape.json", json_encode(['width' => $shape->width, 'height' => $shape->height, 'level' => $shape->level], JSON_THROW_ON_ERROR));
         // one that lies there and could not be read is damaged
-        self::remove("{$this->folder}/{$name}");
+        if (is_dir("{$this->folder}/{$name}")) {
+            self::remove("{$this->folder}/{$name}");
+        }
         @rename($aside, "{$this->folder}/{$name}");
 
         return $this->read($name) ?? throw new NotKept('a shape');

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Plate\PictureSource;
+
+/**
+ * Small scenes of every kind, mode, mask and cut-out whose pictures are held: what was rendered once is rendered ever after.
+ * `core/tests/reference/held.php` writes the pictures down; that is done again only when a definition changes.
+ */
+final class HeldScenes
+{
+    private const WIDTH = 64;
+
+    private const HEIGHT = 48;
+
+    /** Of the pixels of a picture every so many is held. */
+    private const EVERY = 7;
+
+    /** @return array<string, PictureSource> */
+    public static function pictures(): array
+    {
+        return [
+            'ground' => new Flat(self::WIDTH, self::HEIGHT, static fn (int $x, int $y): array => [40 + 3 * $x, 30 + 4 * $y, 200 - 2 * $x - $y]),
+            'figure' => new Flat(40, 40, static fn (int $x, int $y): array => [220 - 4 * $x, 90 + 3 * $y, 40 + 2 * $x,
+                (int) round(255 * max(0, min(1, 16.5 - hypot($x - 19.5, ($y - 19.5) * 0.8))))]),
+            'deep' => new Flat(48, 36, static fn (int $x, int $y): array => [65535 - 900 * $x, 12000 + 1100 * $y, 700 * $x + 500 * $y], 16),
+            // a dark figure with a fringe on a light ground, to be cut out
+            'uncut' => new Flat(64, 64, static function (int $x, int $y): array {
+                $inside = max(0.0, min(1.0, (22 - hypot($x - 32, $y - 30) + 2 * sin($x * 1.3) + 1.5) / 3));
+
+                return [(int) (40 * $inside + (225 - $y / 2) * (1 - $inside)), (int) ((60 + $x / 2) * $inside + 215 * (1 - $inside)), (int) (90 * $inside + (180 + $y / 3) * (1 - $inside))];
+            }),
+        ];
+    }
+
+    /** @return array<string, array{list<array<string, mixed>>, array<string, mixed>}> strips, and how they are looked at */
+    public static function all(): array
+    {
+        $ground = Rendering::plate('ground', ['id' => 'ground']);
+        $figure = Rendering::plate('figure', ['id' => 'figure', 'values' => ['place' => [14, 5]]]);
+        $linear = ['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [10, 4], 'to' => [54, 40], 'smooth' => true]];
+        $scenes = [];
+        foreach (BlendMode::cases() as $mode) {
+            $three = [
+                self::spot(['mode' => $mode->value, 'level' => 0.7]),
+                ['kind' => 'fill', 'mode' => $mode->value, 'amount' => 60, 'values' => ['colour' => '#c08a3c'], 'masks' => [$linear]],
+                Rendering::plate('figure', ['mode' => $mode->value, 'amount' => 80, 'values' => ['place' => [20, 4], 'scale' => 0.9]]),
+            ];
+            $scenes["{$mode->value} over a plate"] = [[$ground, ...$three], []];
+            $scenes["{$mode->value} over nothing"] = [$three, []];
+        }
+        $cut = static fn (array $masks, array $values = []): array => [$ground, Rendering::plate('uncut', [
+            'id' => 'cut', 'values' => ['place' => [2, -6], ...$values], 'masks' => $masks,
+        ])];
+        $outline = ['id' => 'o', 'kind' => 'outline', 'on' => 'plate', 'values' => ['path' => [
+            ['at' => [12, 30], 'out' => [0, -18]], ['at' => [32, 8], 'in' => [-12, 0], 'out' => [12, 0]], ['at' => [52, 30]], ['at' => [32, 54], 'in' => [14, 0], 'out' => [-10, 0]],
+        ]]];
+        $stroke = static fn (float $size, bool $reveals, array ...$points): array => ['size' => $size, 'hardness' => 40, 'opacity' => 90, 'flow' => 80, 'spacing' => 25, 'reveals' => $reveals, 'pressure' => 'size', 'points' => $points];
+        $onBody = $stroke(8, true, [24, 30, 1, 0], [40, 34, 1, 90]);
+        $onGround = $stroke(8, false, [4, 4, 1, 0], [60, 4, 1, 90], [60, 60, 1, 200], [4, 60, 1, 300]);
+        $strokes = ['id' => 's', 'kind' => 'strokes', 'values' => ['start' => 'hidden', 'strokes' => [
+            $stroke(20, true, [5, 10, 0.4, 0], [40, 30, 1, 80], [60, 12, 0.6, 160]), $stroke(9, false, [20, 20, 1, 0], [50, 25, 1, 50]),
+        ]]];
+        $radial = ['id' => 'r', 'kind' => 'radial', 'join' => 'add', 'inverted' => true, 'values' => ['centre' => [30, 22], 'radius' => 24, 'secondRadius' => 14, 'turn' => 25, 'inner' => 6,
+            'stops' => [['offset' => 0, 'value' => 1, 'midpoint' => 0.3], ['offset' => 0.5, 'value' => 0.4, 'midpoint' => 0.5], ['offset' => 0.5, 'value' => 0.2, 'midpoint' => 0.7], ['offset' => 1, 'value' => 0, 'midpoint' => 0.5]]]];
+        $away = ['id' => 'a', 'kind' => 'outline', 'join' => 'take away', 'values' => ['feather' => 2.5, 'grow' => 1.5, 'path' => [['at' => [30, 5]], ['at' => [60, 20]], ['at' => [34, 44]]]]];
+        $stack = [$ground, $figure, self::spot(['confinedTo' => 'figure', 'mode' => 'illuminate', 'level' => 1.5]), self::spot([]), self::spot(['mode' => 'screen', 'level' => -1, 'masks' => [$radial]]),
+            ['kind' => 'base', 'amount' => 70, 'values' => ['exposure' => -1, 'drained' => 40, 'blackInput' => 5, 'whiteOutput' => 90], 'masks' => [$linear]]];
+        $group = ['id' => 'group', 'kind' => 'group', 'amount' => 65, 'masks' => [$linear], 'strips' => [self::spot(['id' => 'in', 'mode' => 'illuminate', 'level' => 2]), ['id' => 'fill', 'kind' => 'fill', 'amount' => 40]]];
+
+        return [
+            ...$scenes,
+            'cut by an outline' => [$cut([$outline]), []],
+            'cut by strokes' => [$cut([['on' => 'plate', ...$strokes]]), []],
+            'painted cut' => [$cut([['id' => 'p', 'kind' => 'painted cut', 'on' => 'plate', 'values' => ['strokes' => [$onBody, $onGround]]]]), []],
+            'colour area' => [$cut([['id' => 'c', 'kind' => 'colour area', 'on' => 'plate', 'values' => ['at' => [30, 30], 'tolerance' => 20, 'reach' => 'touching', 'patch' => 5]]]), []],
+            'edge shrunk, softened and unstained' => [$cut([$outline], ['grow' => -1.5, 'soften' => 1.2, 'unstain' => 80]), []],
+            'edge with hair' => [$cut([$outline], ['hairBand' => 6]), []],
+            'a figure in front of another, turned and mirrored' => [[$ground, Rendering::plate('deep', ['values' => ['place' => [50, 10], 'pivot' => [10, 5], 'turn' => 23, 'mirrored' => true, 'scale' => 0.8]]), $figure], []],
+            'in perspective' => [[$ground, Rendering::plate('figure', ['values' => ['fit' => [[2, 3], [38, 0], [33, 40], [6, 36]], 'place' => [10, 4]]])], []],
+            'exposed' => [[Rendering::plate('ground', ['values' => ['exposure' => 1.3, 'drained' => 30]]), Rendering::plate('figure', ['values' => ['exposure' => -1, 'whiteOutput' => 80, 'blackInput' => 6, 'place' => [12, 2]]])], []],
+            'masks joined' => [[$ground, self::spot(['mode' => 'airlight', 'level' => 1, 'masks' => [$strokes, $radial, $away]])], []],
+            'taken away first' => [[$ground, ['kind' => 'fill', 'mode' => 'normal', 'values' => ['colour' => '#ff8800'], 'masks' => [$away, $linear]]], []],
+            'soft, inverse square' => [[$ground, self::spot(['values' => ['softness' => 6, 'reachLaw' => 'inverse square', 'reach' => 60]]), self::spot(['mode' => 'screen', 'values' => ['reachLaw' => 'inverse square', 'size' => 8]])], []],
+            'long linear run' => [[$ground, ...array_map(static fn (int $k): array => self::spot(['mode' => $k % 2 === 0 ? 'illuminate' : 'airlight', 'level' => $k / 3 - 1, 'values' => ['origin' => [4 + 9 * $k, 2], 'colour' => ['kelvin' => 2200 + 900 * $k]]]), range(0, 5))], []],
+            'stack' => [$stack, []],
+            'stack at half scale' => [$stack, ['scale' => 0.5]],
+            'stack through a window' => [$stack, ['window' => [7.5, 3, 40, 30], 'scale' => 1.4]],
+            'group' => [[$ground, $group, $figure], []],
+            'group over nothing' => [[$figure, $group], []],
+            'up to a strip in a group' => [[$ground, $group, $figure], ['until' => 'in']],
+            'contribution of a light in a group' => [[$ground, $group, $figure], ['strip' => 'in']],
+            'contribution of a muted plate' => [[$ground, ['muted' => true, ...$figure]], ['strip' => 'figure']],
+            'contribution of a group' => [[$ground, $group], ['strip' => 'group']],
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $more
+     * @return array<string, mixed>
+     */
+    private static function spot(array $more): array
+    {
+        return ['kind' => 'spot', ...$more, 'values' => ['origin' => [50, 3], 'target' => [22, 38], 'beam' => 30, 'field' => 52, 'colour' => ['kelvin' => 3200], ...($more['values'] ?? [])]];
+    }
+
+    /** @return list<int> of every so many pixels the four 16-bit values, one after the other */
+    public static function rendered(string $name): array
+    {
+        [$strips, $look] = self::all()[$name];
+        $scene = Rendering::scene(self::WIDTH, self::HEIGHT, $strips);
+        $renderer = Rendering::renderer(self::pictures());
+        $window = isset($look['window']) ? new Window(...[...$look['window'], $look['scale']]) : Window::whole(self::WIDTH, self::HEIGHT, $look['scale'] ?? 1.0);
+        $picture = isset($look['strip']) ? $renderer->contributions($scene, $window, [$look['strip']], 16)[$look['strip']]
+            : $renderer->picture($scene, $window, 16, $look['until'] ?? null);
+        $values = array_values(unpack('n*', $picture->bytes) ?: []);
+        $held = [];
+        for ($pixel = 0; $pixel < $picture->columns * $picture->rows; $pixel += self::EVERY) {
+            array_push($held, ...array_slice($values, 4 * $pixel, 4));
+        }
+
+        return $held;
+    }
+}

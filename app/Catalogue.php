@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App;
 
 use Aumbrel\Core\Blend\BlendMode;
-use Aumbrel\Core\Mask\Ground;
-use Aumbrel\Core\Mask\Join;
-use Aumbrel\Core\Mask\MaskKind;
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Scene\Kinds;
+use Aumbrel\Core\Kind\Ground;
+use Aumbrel\Core\Kind\Join;
+use Aumbrel\Core\Kind\MaskKind;
+use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Strip;
-use Aumbrel\Core\Scene\StripKind;
 use Aumbrel\Core\Stroke\Pressure;
+use Aumbrel\Core\Value\Parameter;
 
 /** What the interface must know of the core, written out as TypeScript; the core is where it is said. */
 final class Catalogue
@@ -25,8 +25,8 @@ final class Catalogue
     public static function text(): string
     {
         $write = static fn (mixed $value): string => json_encode($value, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
-        $strips = $write(array_map(self::strip(...), Kinds::STRIPS));
-        $masks = $write(array_map(self::mask(...), Kinds::MASKS));
+        $strips = $write(array_map(self::strip(...), Registry::kinds()->strips));
+        $masks = $write(array_map(self::mask(...), Registry::kinds()->masks));
         $modes = $write(array_column(BlendMode::cases(), 'value'));
         $linear = $write(array_values(array_map(static fn (BlendMode $mode): string => $mode->value, array_filter(BlendMode::cases(), static fn (BlendMode $mode): bool => $mode->isLinear()))));
         $pressures = $write(array_column(Pressure::cases(), 'value'));

@@ -4,25 +4,22 @@ declare(strict_types=1);
 
 namespace App;
 
-use Aumbrel\Core\Bearing\Method;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\Kelvin;
-use Aumbrel\Core\Mask\Ground;
-use Aumbrel\Core\Mask\Join;
-use Aumbrel\Core\Mask\MaskKind;
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Parameter\ParameterType;
-use Aumbrel\Core\Scene\Kinds;
+use Aumbrel\Core\Input\Fields;
+use Aumbrel\Core\Kind\Ground;
+use Aumbrel\Core\Kind\Join;
+use Aumbrel\Core\Kind\MaskKind;
+use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
-use Aumbrel\Core\Scene\StripKind;
-use Aumbrel\Core\Stroke\Pressure;
-use Aumbrel\Core\Stroke\Stroke;
+use Aumbrel\Core\Value\Parameter;
 
 /** The JSON Schema of the scene file (draft 7), written from what the core knows. */
 final class SceneSchema
 {
-    private const ID = ['type' => 'string', 'pattern' => '^[A-Za-z0-9_-]{1,40}$'];
+    private const ID = ['type' => 'string', 'pattern' => Fields::IDENTIFIER];
 
     public static function path(): string
     {
@@ -54,51 +51,24 @@ final class SceneSchema
                 'accepted' => ['type' => 'array', 'maxItems' => 1000, 'items' => ['type' => 'string', 'maxLength' => 200]],
             ],
             'definitions' => [
-                'point' => ['type' => 'array', 'items' => ['type' => 'number', 'minimum' => -1e6, 'maximum' => 1e6], 'minItems' => 2, 'maxItems' => 2],
-                'swatch' => ['type' => 'string', 'pattern' => '^#[0-9a-fA-F]{6}$'],
-                'light colour' => ['oneOf' => [
-                    ['type' => 'object', 'required' => ['swatch'], 'properties' => ['swatch' => ['$ref' => '#/definitions/swatch']], 'not' => ['required' => ['kelvin']]],
-                    ['type' => 'object', 'required' => ['kelvin'], 'properties' => ['kelvin' => ['type' => 'number', 'minimum' => Kelvin::COOLEST, 'maximum' => Kelvin::HOTTEST]], 'not' => ['required' => ['swatch']]],
-                ]],
-                'mask stops' => ['type' => 'array', 'minItems' => 1, 'maxItems' => 32, 'items' => [
-                    'type' => 'object', 'required' => ['offset', 'value'], 'properties' => [
-                        'offset' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1], 'value' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1],
-                        'midpoint' => ['type' => 'number', 'minimum' => 0.01, 'maximum' => 0.99],
-                    ],
-                ]],
-                'path' => ['type' => 'array', 'maxItems' => 4000, 'items' => [
-                    'type' => 'object', 'required' => ['at'], 'properties' => array_fill_keys(['at', 'in', 'out'], ['$ref' => '#/definitions/point']),
-                ]],
-                'stroke' => ['type' => 'object', 'required' => ['points'], 'properties' => [
-                    'size' => ['type' => 'number', 'minimum' => 0.5, 'maximum' => Stroke::LARGEST_SIZE],
-                    ...array_fill_keys(['hardness', 'opacity', 'flow'], ['type' => 'number', 'minimum' => 0, 'maximum' => 100]),
-                    'spacing' => ['type' => 'number', 'minimum' => 5, 'maximum' => 200], 'reveals' => ['type' => 'boolean'], 'pressure' => ['enum' => array_column(Pressure::cases(), 'value')],
-                    'points' => ['type' => 'array', 'minItems' => 1, 'maxItems' => 5000, 'items' => ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 4, 'description' => 'x, y, pressure 0..1, ms since the stroke began']],
-                ]],
-                'bearing' => ['type' => 'object', 'required' => ['by'], 'properties' => [
-                    'by' => ['enum' => array_column(Method::cases(), 'value')],
-                    'azimuth' => ['type' => 'number', 'minimum' => -180, 'maximum' => 180], 'elevation' => ['type' => 'number', 'minimum' => -90, 'maximum' => 90],
-                    'spread' => ['type' => 'number', 'minimum' => 0, 'maximum' => 180], 'confidence' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1],
-                    ...array_fill_keys(['base', 'tip', 'top'], ['$ref' => '#/definitions/point']),
-                ]],
                 'mask' => [
                     'type' => 'object', 'required' => ['id', 'kind'],
                     'properties' => [
-                        'id' => self::ID, 'kind' => ['enum' => array_map(static fn (string $kind): string => $kind::key(), Kinds::MASKS)],
+                        'id' => self::ID, 'kind' => ['enum' => array_map(static fn (string $kind): string => $kind::key(), Registry::kinds()->masks)],
                         'on' => ['enum' => array_column(Ground::cases(), 'value')], 'join' => ['enum' => array_column(Join::cases(), 'value')], 'inverted' => ['type' => 'boolean'], 'off' => ['type' => 'boolean'],
                     ],
-                    'allOf' => array_map(self::ofKind(...), Kinds::MASKS),
+                    'allOf' => array_map(self::ofKind(...), Registry::kinds()->masks),
                 ],
                 'strip' => [
                     'type' => 'object', 'required' => ['id', 'kind'],
                     'properties' => [
-                        'id' => self::ID, 'kind' => ['enum' => array_map(static fn (string $kind): string => $kind::key(), Kinds::STRIPS)],
+                        'id' => self::ID, 'kind' => ['enum' => array_map(static fn (string $kind): string => $kind::key(), Registry::kinds()->strips)],
                         'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80], 'mode' => ['enum' => array_column(BlendMode::cases(), 'value')],
                         'level' => ['type' => 'number', 'minimum' => Strip::LEAST_LEVEL, 'maximum' => Strip::MOST_LEVEL], 'amount' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100],
                         'muted' => ['type' => 'boolean'], 'confinedTo' => self::ID, 'masks' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/mask'], 'maxItems' => 16],
                         'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']],
                     ],
-                    'allOf' => array_map(self::ofKind(...), Kinds::STRIPS),
+                    'allOf' => array_map(self::ofKind(...), Registry::kinds()->strips),
                 ],
             ],
         ];
@@ -112,9 +82,9 @@ final class SceneSchema
     {
         $values = [];
         foreach ($kind::parameters() as $parameter) {
-            $values[$parameter->name] = self::value($parameter);
+            $values[$parameter->name] = $parameter->schema();
         }
-        $required = array_map(static fn (Parameter $parameter): string => $parameter->name, array_filter($kind::parameters(), static fn (Parameter $parameter): bool => ! $parameter->optional && $parameter->default === null));
+        $required = array_map(static fn (Parameter $parameter): string => $parameter->name, array_filter($kind::parameters(), static fn (Parameter $parameter): bool => $parameter->isRequired()));
 
         // either it is of another kind, or its values are those of this one
         return ['anyOf' => [
@@ -124,36 +94,5 @@ final class SceneSchema
                 ...($required === [] ? [] : ['required' => ['values']]),
             ],
         ]];
-    }
-
-    /**
-     * @param  array<string, mixed>  $schema
-     * @return array<string, mixed>
-     */
-    private static function orNull(array $schema): array
-    {
-        return ['oneOf' => [['type' => 'null'], $schema]];
-    }
-
-    /** @return array<string, mixed> */
-    private static function value(Parameter $parameter): array
-    {
-        $schema = match ($parameter->type) {
-            ParameterType::Number => ['type' => $parameter->optional ? ['number', 'null'] : 'number', 'minimum' => $parameter->least, 'maximum' => $parameter->most],
-            ParameterType::Choice => ['enum' => $parameter->choices],
-            ParameterType::Toggle => ['type' => 'boolean'],
-            ParameterType::Point => ['$ref' => '#/definitions/point'],
-            ParameterType::LightColour => ['$ref' => '#/definitions/light colour'],
-            ParameterType::FlatColour => ['$ref' => '#/definitions/swatch'],
-            ParameterType::MaskStops => ['$ref' => '#/definitions/mask stops'],
-            ParameterType::Path => ['$ref' => '#/definitions/path'],
-            ParameterType::Strokes => ['type' => 'array', 'maxItems' => 2000, 'items' => ['$ref' => '#/definitions/stroke']],
-            ParameterType::Corners => self::orNull(['type' => 'array', 'items' => ['$ref' => '#/definitions/point'], 'minItems' => 4, 'maxItems' => 4]),
-            ParameterType::Line => self::orNull(['type' => 'array', 'items' => ['$ref' => '#/definitions/point'], 'minItems' => 2, 'maxItems' => 2]),
-            ParameterType::Bearing => self::orNull(['$ref' => '#/definitions/bearing']),
-            ParameterType::Picture => ['type' => 'string', 'description' => 'the plain name of a picture file beside the scene'],
-        };
-
-        return isset($schema['$ref']) ? $schema : ['description' => trim("{$parameter->label} {$parameter->unit->value}"), ...$schema];
     }
 }

@@ -2,19 +2,19 @@
 
 declare(strict_types=1);
 
-/*
- * Photographs the demo's plates: php demo/render.php [NAME ...] [--grid=3] [--size=0.25]
- *
- * Writes demo/night-market/NAME.png or .jpg and beside it NAME.light.json with the true bearing of the light in it. A few
- * minutes a plate on two cores with the compiler on (PHP_INI_SCAN_DIR=:runtime/render).
- */
-
 use Aumbrel\Core\Color\Srgb;
 use Demo\Boardwalk;
 use Demo\Camera;
 use Demo\Heron;
 use Demo\Lantern;
 use Demo\Shapes;
+
+/*
+ * Photographs the demo's plates: php demo/render.php [NAME ...] [--grid=3] [--size=0.25]
+ *
+ * Writes demo/night-market/NAME.png or .jpg and beside it NAME.light.json with the true bearing of the light in it. A few
+ * minutes a plate on two cores with the compiler on (PHP_INI_SCAN_DIR=:runtime/render).
+ */
 
 require dirname(__DIR__).'/vendor/autoload.php';
 foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern'] as $class) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Codecs;
 
-use Aumbrel\Core\Plate\PackedWriter;
+use Aumbrel\Core\Picture\PackedWriter;
 use Closure;
 use Imagick;
 use ImagickException;

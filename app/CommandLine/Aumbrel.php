@@ -8,7 +8,7 @@ use App\Codecs\UnreadablePicture;
 use App\Faults\DiskFull;
 use App\Faults\Fault;
 use Aumbrel\Core\Fault\NotKept;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
 use Throwable;
 
 /** bin/aumbrel: exit 0 and the result, or exit 2 and one clear line. */

@@ -6,9 +6,9 @@ namespace App\CommandLine;
 
 use Aumbrel\Core\Bearing\LitBody;
 use Aumbrel\Core\Bearing\OutlineEstimate;
-use Aumbrel\Core\Plate\Halving;
-use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Picture\Halving;
+use Aumbrel\Core\Picture\PictureSource;
 
 /** Where the light of a cut-out picture comes from, by its outline. The mask is another picture: its brightness is the cut-out. */
 final class BearingCommand implements Command

@@ -7,10 +7,10 @@ namespace App\CommandLine;
 use App\Codecs\PictureDecoder;
 use App\Codecs\UnreadablePicture;
 use App\Files\Folder;
-use Aumbrel\Core\Plate\PackedPicture;
-use Aumbrel\Core\Plate\PictureShelf;
-use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Picture\PackedPicture;
+use Aumbrel\Core\Picture\PictureShelf;
+use Aumbrel\Core\Picture\PictureSource;
 
 /** The picture files beside a scene file; decoded ones are kept in a folder by their content. */
 final class FilePictures implements PictureShelf

@@ -11,9 +11,10 @@ use App\Render\StoredPictures;
 use App\Scenes\NoPackedScene;
 use App\Scenes\PackedScene;
 use App\Scenes\SceneStore;
-use Aumbrel\Core\Plate\PictureShelf;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Picture\PictureShelf;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene;
-use Aumbrel\Core\Scene\SceneError;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 
@@ -42,7 +43,7 @@ final readonly class NamedScene
             throw new Problem("{$path} is too large for a scene file");
         }
         try {
-            return new self(Scene::fromJson((string) file_get_contents($path)), new FilePictures(dirname($path), self::root().'/storage/pictures'));
+            return new self(Scene::fromJson((string) file_get_contents($path), Registry::kinds()), new FilePictures(dirname($path), self::root().'/storage/pictures'));
         } catch (SceneError $error) {
             throw new Problem("{$path}: {$error->getMessage()}");
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\CommandLine;
 
+use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Reading\Reading;
 use Aumbrel\Core\Reading\Readings;
 
@@ -14,12 +16,14 @@ final class ReadingsCommand implements Command
     {
         $arguments = Arguments::read($words, [], []);
         $named = NamedScene::open(count($arguments->plain) === 1 ? $arguments->plain[0] : throw new Problem('readings SCENE'));
-        $sizes = static function (string $name) use ($named): array {
-            $picture = $named->pictures->picture($name);
-
-            return [$picture->width(), $picture->height()];
-        };
-        $readings = array_map(static fn (Reading $reading): array => $reading->toArray(), (new Readings($named->scene, $sizes))->all());
+        $known = [];
+        foreach ($named->scene->everyStrip() as $strip) {
+            if ($strip->kind instanceof Pictured) {
+                $picture = $named->pictures->picture($strip->kind->picture());
+                $known[$strip->kind->picture()] = [$picture->width(), $picture->height(), $picture->opaque()];
+            }
+        }
+        $readings = array_map(static fn (Reading $reading): array => $reading->toArray(), (new Readings($named->scene, new Pictures($known)))->all());
         echo json_encode($readings, JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), "\n";
     }
 

@@ -10,9 +10,9 @@ use App\Faults\RenderStopped;
 use App\Render\Cores;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Render\Picture;
 use Aumbrel\Core\Render\Renderer;
-use Aumbrel\Core\Render\ShapeStore;
 
 /** aumbrel render SCENE --out FILE [--scale S] [--window x,y,w,h] [--strip ID] [--until ID] [--bits 8|16] [--quality Q] */
 final class RenderCommand implements Command
@@ -85,8 +85,8 @@ final class RenderCommand implements Command
         }
         foreach ($named->scene->everyStrip() as $strip) {
             // every picture is opened before a process is started, so that what is missing is said once
-            if ($strip->kind instanceof \Aumbrel\Core\Plate\Plate) {
-                $named->pictures->picture($strip->kind->picture);
+            if ($strip->kind instanceof \Aumbrel\Core\Kind\Pictured) {
+                $named->pictures->picture($strip->kind->picture());
             }
         }
     }

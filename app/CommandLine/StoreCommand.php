@@ -7,7 +7,7 @@ namespace App\CommandLine;
 use App\Faults\DatabaseFault;
 use App\Scenes\NoPackedScene;
 use App\Scenes\SceneImport;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
 use PDOException;
 
 /** Takes a scene file with the pictures beside it, or a packed scene, in among the stored ones. */

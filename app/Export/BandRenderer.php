@@ -7,9 +7,9 @@ namespace App\Export;
 use App\Faults\DiskFull;
 use App\Faults\RenderStopped;
 use Aumbrel\Core\Fault\NotKept;
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Render\Picture;
-use Aumbrel\Core\Scene\SceneError;
 use Closure;
 use Throwable;
 

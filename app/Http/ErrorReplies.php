@@ -13,7 +13,7 @@ use App\Scenes\SceneChanged;
 use App\Scenes\StripChanged;
 use Aumbrel\Core\Fault\NotKept;
 use Aumbrel\Core\Fault\PictureLost;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -39,6 +39,7 @@ final class Upload
     public static function beside(Request $request): array
     {
         $paths = [];
+        /** @var mixed $files whatever the form holds */
         $files = $request->file('pictures');
         foreach (is_array($files) ? $files : [] as $file) {
             if ($file instanceof UploadedFile) {

@@ -20,5 +20,6 @@ final class Edit extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['position' => 'int', 'before' => 'array', 'after' => 'array'];
 }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
 
 /**
  * A picture that is being, or has been, written out at full size.
@@ -24,6 +25,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $starts
  * @property int|null $bytes
  * @property int|null $clipped
+ * @property Carbon|null $created_at
  */
 final class Export extends Model
 {
@@ -41,5 +43,6 @@ final class Export extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['bits' => 'int', 'quality' => 'int', 'progress' => 'float', 'scene' => 'array', 'bytes' => 'int', 'clipped' => 'int', 'process_group' => 'int', 'starts' => 'int'];
 }

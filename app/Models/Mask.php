@@ -20,5 +20,6 @@ final class Mask extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['position' => 'int', 'fields' => 'array'];
 }

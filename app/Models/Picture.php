@@ -24,5 +24,6 @@ final class Picture extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['width' => 'int', 'height' => 'int', 'bits' => 'int', 'opaque' => 'bool'];
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -26,6 +27,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $deleted_at
  * @property Carbon $created_at
  * @property Carbon $updated_at
+ * @property-read Collection<int, Export> $exports
  */
 final class Scene extends Model
 {
@@ -33,6 +35,7 @@ final class Scene extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = [
         'width' => 'int', 'height' => 'int', 'white' => 'float', 'unknown' => 'array', 'edits_done' => 'int', 'revision' => 'int', 'order_revision' => 'int',
     ];
@@ -40,19 +43,28 @@ final class Scene extends Model
     /** @return HasMany<Strip, $this> */
     public function strips(): HasMany
     {
-        return $this->hasMany(Strip::class)->orderBy('position');
+        $inOrder = $this->hasMany(Strip::class);
+        $inOrder->orderBy('position');
+
+        return $inOrder;
     }
 
     /** @return HasMany<Edit, $this> */
     public function edits(): HasMany
     {
-        return $this->hasMany(Edit::class)->orderBy('position');
+        $inOrder = $this->hasMany(Edit::class);
+        $inOrder->orderBy('position');
+
+        return $inOrder;
     }
 
     /** @return HasMany<Export, $this> */
     public function exports(): HasMany
     {
-        return $this->hasMany(Export::class)->orderByDesc('id');
+        $latest = $this->hasMany(Export::class);
+        $latest->orderByDesc('id');
+
+        return $latest;
     }
 
     /** @return BelongsToMany<Picture, $this> */

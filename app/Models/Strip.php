@@ -26,11 +26,15 @@ final class Strip extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['position' => 'int', 'fields' => 'array', 'revision' => 'int'];
 
     /** @return HasMany<Mask, $this> */
     public function masks(): HasMany
     {
-        return $this->hasMany(Mask::class)->orderBy('position');
+        $inOrder = $this->hasMany(Mask::class);
+        $inOrder->orderBy('position');
+
+        return $inOrder;
     }
 }

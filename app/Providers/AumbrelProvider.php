@@ -22,7 +22,7 @@ final class AumbrelProvider extends ServiceProvider
         $this->app->bind('db.connector.sqlite', Connector::class);
         $this->app->singleton(Gesture::class);
         $this->app->bind(Passphrase::class, fn (): Passphrase => new Passphrase((string) config('aumbrel.passphrase'), config()->string('app.key')));
-        $this->app->singleton(PictureLibrary::class, fn (): PictureLibrary => new PictureLibrary(new PictureDecoder, config()->string('aumbrel.pictures'), config()->string('aumbrel.shapes')));
+        $this->app->singleton(PictureLibrary::class, fn (): PictureLibrary => new PictureLibrary(new PictureDecoder, config()->string('aumbrel.pictures')));
         $this->app->singleton(Painter::class, fn (): Painter => new Painter(config()->string('aumbrel.kernels'), config()->string('aumbrel.pictures'), config()->string('aumbrel.shapes')));
         $this->app->singleton(Exports::class, fn (): Exports => new Exports($this->app->make(SceneStore::class), config()->string('aumbrel.exports')));
         $this->app->singleton(PoolClient::class, fn (): PoolClient => new PoolClient(config()->string('aumbrel.socket')));

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Render;
 
 use App\Scenes\FlatScene;
-use Aumbrel\Core\Scene\Family;
-use Aumbrel\Core\Scene\Kinds;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Registry;
 
 /** How a scene is looked at without being changed: before anything was lit, with only some of the strips, or one mask alone. */
 final readonly class Look
@@ -38,7 +38,7 @@ final readonly class Look
         if (! $this->before && $this->solo === []) {
             return $scene;
         }
-        $isPlate = static fn (array $strip): bool => Kinds::strip($strip['kind'], 'kind')::family() === Family::Plate;
+        $isPlate = static fn (array $strip): bool => Registry::kinds()->strip($strip['kind'], 'kind')::family() === Family::Plate;
         $solo = $this->withHolders($scene);
         $plates = array_filter($solo, static fn (string $id): bool => isset($scene->strips[$id]) && $isPlate($scene->strips[$id]));
         $strips = [];

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Render;
 
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Plate\Plate;
 use Aumbrel\Core\Plate\PlateStudy;
 use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\Renderer;
-use Aumbrel\Core\Render\ShapeStore;
 use Aumbrel\Core\Render\Watch;
 use Aumbrel\Core\Scene\Scene;
-use Aumbrel\Core\Scene\SceneError;
 
 /** Renders requests in this process; what it has read and computed stays for the next one. */
 final class Painter
@@ -82,6 +82,6 @@ final class Painter
             throw new SceneError('strip', 'only a plate can be read');
         }
 
-        return new PlateStudy($this->renderer->planes, $this->pictures->picture($strip->kind->picture), $strip->cutOut(), $strip->kind->edge);
+        return new PlateStudy($this->renderer->planes, $this->pictures->picture($strip->kind->picture()), $strip->cutOut(), $strip->kind->edge);
     }
 }

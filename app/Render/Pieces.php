@@ -10,7 +10,7 @@ use App\Render\Pool\PoolClient;
 use App\Render\Pool\Reply;
 use App\Render\Pool\Ticket;
 use App\Render\Pool\Waiting;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
 
 /**
  * A picture on its way, in bands. The resident processes render it, or this one does when they cannot be reached: slower,

@@ -8,7 +8,7 @@ use App\Render\Pool\Dropped;
 use App\Render\Pool\PoolClient;
 use App\Render\Pool\Priority;
 use App\Render\Pool\Ticket;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
 
 /** Has requests rendered, whole or in bands as they are done. */
 final readonly class RenderService

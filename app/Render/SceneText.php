@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Render;
 
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene;
 
 /**
@@ -58,6 +59,6 @@ final class SceneText
     /** @throws StrokesMissing when it names strokes that are not held */
     public function document(HeldStrokes $strokes): Scene
     {
-        return Scene::read($strokes->in($this->fields()));
+        return Scene::read($strokes->in($this->fields()), Registry::kinds());
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Render;
 
-use Aumbrel\Core\Plate\PackedPicture;
-use Aumbrel\Core\Plate\PictureShelf;
-use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Picture\PackedPicture;
+use Aumbrel\Core\Picture\PictureShelf;
+use Aumbrel\Core\Picture\PictureSource;
 
 /** The pictures of one scene among all that are stored; open ones stay open for as long as the process lives. */
 final class StoredPictures implements PictureShelf

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Scenes;
 
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
 
 /**
@@ -40,7 +41,7 @@ final readonly class FlatScene
     /** The same with every field as the core writes it, so that two of them can be compared. */
     public function normalised(): self
     {
-        return self::fromDocument(Document::read($this->toDocument())->toArray());
+        return self::fromDocument(Document::read($this->toDocument(), Registry::kinds())->toArray());
     }
 
     /** @return array<string, mixed> */

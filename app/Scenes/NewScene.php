@@ -6,6 +6,7 @@ namespace App\Scenes;
 
 use App\Codecs\UnreadablePicture;
 use App\Models\Scene;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
 
 /** A picture that is dropped on the scenes wall becomes a scene of its size, with the picture as its backdrop. */
@@ -26,6 +27,6 @@ final readonly class NewScene
             'title' => $file->title(),
             'size' => [$picture->width, $picture->height],
             'strips' => [['id' => StripEdits::newId(), 'kind' => 'plate', 'name' => 'Backdrop', 'values' => ['picture' => $name]]],
-        ]), [$name => $picture]);
+        ], Registry::kinds()), [$name => $picture]);
     }
 }

@@ -10,7 +10,7 @@ use App\Codecs\UnreadablePicture;
 use App\Faults\DiskFull;
 use App\Files\Folder;
 use App\Models\Picture;
-use Aumbrel\Core\Plate\PackedPicture;
+use Aumbrel\Core\Picture\PackedPicture;
 use Closure;
 use LogicException;
 

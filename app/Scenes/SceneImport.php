@@ -8,9 +8,10 @@ use App\Codecs\UnreadablePicture;
 use App\Faults\DiskFull;
 use App\Files\Folder;
 use App\Models\Scene;
-use Aumbrel\Core\Plate\Plate;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
-use Aumbrel\Core\Scene\SceneError;
 
 /** Stores a scene file with the pictures that lie beside it, or a packed scene. */
 final readonly class SceneImport
@@ -55,11 +56,11 @@ final readonly class SceneImport
         if ((int) @filesize($file) > PackedScene::LARGEST_SCENE) {
             throw new SceneError('', 'a scene file has at most 64 MB');
         }
-        $document = Document::fromJson((string) @file_get_contents($file));
+        $document = Document::fromJson((string) @file_get_contents($file), Registry::kinds());
         $names = [];
         foreach ($document->everyStrip() as $strip) {
-            if ($strip->kind instanceof Plate) {
-                $names[$strip->kind->picture] = $strip->kind->picture;
+            if ($strip->kind instanceof Pictured) {
+                $names[$strip->kind->picture()] = $strip->kind->picture();
             }
         }
         // what is missing is said before anything is taken in

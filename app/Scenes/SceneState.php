@@ -6,7 +6,8 @@ namespace App\Scenes;
 
 use App\Models\Scene;
 use App\Models\Strip as StripRow;
-use Aumbrel\Core\Plate\Plate;
+use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Reading\Reading;
 use Aumbrel\Core\Reading\Readings;
 use Aumbrel\Core\Scene\MaskEntry;
@@ -45,25 +46,18 @@ final readonly class SceneState
             'pictures' => (object) $pictures,
             'undo' => $undo,
             'redo' => $redo,
-            ...self::noticed($document, $sizes),
+            ...self::noticed($document, $this->store->known($scene)),
         ];
-    }
-
-    /** @param  array<string, array{int, int}>  $sizes  of the scene's pictures */
-    public static function readings(Document $document, array $sizes): Readings
-    {
-        return new Readings($document, static fn (string $picture): ?array => $sizes[$picture] ?? null);
     }
 
     /**
      * The compass and the readings.
      *
-     * @param  array<string, array{int, int}>  $sizes  of the scene's pictures
      * @return array<string, mixed>
      */
-    public static function noticed(Document $document, array $sizes): array
+    public static function noticed(Document $document, Pictures $pictures): array
     {
-        $readings = self::readings($document, $sizes);
+        $readings = new Readings($document, $pictures);
 
         return ['compass' => $readings->compass->toArray(), 'readings' => array_map(static fn (Reading $reading): array => $reading->toArray(), $readings->all())];
     }
@@ -91,7 +85,7 @@ final readonly class SceneState
             'family' => $strip->kind::family()->value,
             'revision' => $revisions[$strip->id] ?? 0,
             'outlines' => (object) $strip->kind->outlines(),
-            ...($strip->kind instanceof Plate ? ['maps' => self::maps($strip->kind, $sizes)] : []),
+            ...($strip->kind instanceof Pictured ? ['maps' => self::maps($strip->kind, $sizes)] : []),
             ...($strip->isGroup() ? ['strips' => array_map(fn (Strip $inside): array => $this->strip($inside, $revisions, $sizes), $strip->strips)] : []),
         ];
     }
@@ -102,9 +96,9 @@ final readonly class SceneState
      * @param  array<string, array{int, int}>  $sizes
      * @return array{toScene: list<float>, toPlate: list<float>}
      */
-    private static function maps(Plate $plate, array $sizes): array
+    private static function maps(Pictured $plate, array $sizes): array
     {
-        $map = $plate->placement(...$sizes[$plate->picture] ?? [1, 1])->map();
+        $map = $plate->placement(...$sizes[$plate->picture()] ?? [1, 1])->map();
 
         return ['toScene' => $map->h, 'toPlate' => $map->inverse()->h];
     }

@@ -8,9 +8,11 @@ use App\Models\Edit;
 use App\Models\Picture;
 use App\Models\Scene;
 use App\Models\Strip;
-use Aumbrel\Core\Plate\Plate;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Reading\Pictures;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
-use Aumbrel\Core\Scene\SceneError;
 use Illuminate\Support\Facades\DB;
 
 /** Scenes in the database: read as documents, changed by edits that can be undone. */
@@ -26,13 +28,13 @@ final class SceneStore
     /** The scene with its strokes known by name. */
     public function document(Scene $scene): Document
     {
-        return Document::read($this->flat($scene)->toDocument());
+        return Document::read($this->flat($scene)->toDocument(), Registry::kinds());
     }
 
     /** The scene with all that is in it, to be written out. */
     public function whole(Scene $scene): Document
     {
-        return Document::read((new StrokeShelf($scene->id))->take($this->flat($scene)->toDocument()));
+        return Document::read((new StrokeShelf($scene->id))->take($this->flat($scene)->toDocument()), Registry::kinds());
     }
 
     /**
@@ -84,7 +86,7 @@ final class SceneStore
             $this->checkSeen($scene, $seen);
             $shelf = new StrokeShelf($scene->id);
             $before = $this->flat($scene, $shelf)->normalised();
-            $document = Document::read($shelf->named($change($before)->toDocument()));
+            $document = Document::read($shelf->named($change($before)->toDocument()), Registry::kinds());
             $this->checkPictures($document, array_map(strval(...), array_keys($this->pictureIds($scene))));
             $after = FlatScene::fromDocument($document->toArray());
             $difference = $before->differenceTo($after);
@@ -122,9 +124,8 @@ final class SceneStore
             if ($edit instanceof Edit) {
                 $shelf = new StrokeShelf($scene->id);
                 $before = $this->flat($scene, $shelf)->normalised();
-                /** @phpstan-ignore argument.type */
                 $after = $before->with($back ? $edit->before : $edit->after);
-                Document::read($shelf->named($after->toDocument()));
+                Document::read($shelf->named($after->toDocument()), Registry::kinds());
                 $this->write($scene, $before, $after, $back ? $edit->position - 1 : $edit->position);
             }
 
@@ -143,6 +144,12 @@ final class SceneStore
     public function sizes(Scene $scene): array
     {
         return array_map(static fn (Picture $picture): array => [$picture->width, $picture->height], $this->pictures($scene));
+    }
+
+    /** What is known of the scene's pictures. */
+    public function known(Scene $scene): Pictures
+    {
+        return new Pictures(array_map(static fn (Picture $picture): array => [$picture->width, $picture->height, $picture->opaque], $this->pictures($scene)));
     }
 
     /** @return array<string, Picture> by name in the scene */
@@ -273,8 +280,8 @@ final class SceneStore
     private function checkPictures(Document $document, array $names): void
     {
         foreach ($document->everyStrip() as $strip) {
-            if ($strip->kind instanceof Plate && ! in_array($strip->kind->picture, $names, true)) {
-                throw SceneError::expected('values.picture', 'a picture of this scene', $strip->kind->picture);
+            if ($strip->kind instanceof Pictured && ! in_array($strip->kind->picture(), $names, true)) {
+                throw SceneError::expected('values.picture', 'a picture of this scene', $strip->kind->picture());
             }
         }
     }

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Scenes;
 
+use Aumbrel\Core\Bearing\Bearing;
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Reading\Compass;
 use Aumbrel\Core\Reading\Mend;
+use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Reading\Reading;
-use Aumbrel\Core\Scene\Kinds;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Registry;
+use Aumbrel\Core\Scene\Scene as Document;
 use Illuminate\Support\Str;
 
 /**
@@ -23,15 +27,19 @@ final class StripEdits
 
     /**
      * Some fields of one strip; values and masks are merged by their names; a mask's `strokes` (or one `stroke`)
-     * come behind those that it has.
+     * come behind those that it has; `turn` lets it come from elsewhere.
      *
      * @param  array<string, mixed>  $change
      *
      * @throws SceneError when there is no such strip or mask
      */
-    public static function change(FlatScene $scene, string $id, array $change): FlatScene
+    public static function change(FlatScene $scene, string $id, array $change, ?Pictures $pictures = null): FlatScene
     {
         $strip = self::strip($scene, $id);
+        if (isset($change['turn'])) {
+            $turned = self::turned($scene, $id, self::fields($change['turn'], 'turn'), $pictures ?? new Pictures([]));
+            $change['values'] = [...self::fields($change['values'] ?? []), ...$turned];
+        }
         $strip = array_replace($strip, array_intersect_key($change, array_flip(self::REPLACED)));
         if (array_key_exists('confinedTo', $change)) {
             unset($strip['confinedTo']);
@@ -43,6 +51,22 @@ final class StripEdits
         }
 
         return $scene->with(['strips' => [$id => $strip]]);
+    }
+
+    /**
+     * What makes a light come from elsewhere, or says so of a plate.
+     *
+     * @param  array<mixed>  $turn  azimuth and elevation, as the scene sees them
+     * @return array<string, mixed>
+     */
+    private static function turned(FlatScene $scene, string $id, array $turn, Pictures $pictures): array
+    {
+        $angle = static fn (string $name, float $most): float => is_numeric($turn[$name] ?? null) && abs((float) $turn[$name]) <= $most
+            ? (float) $turn[$name] : throw SceneError::expected("turn.{$name}", "a number from -{$most} to {$most} °", $turn[$name] ?? null);
+        $bearing = new Bearing($angle('azimuth', 360), $angle('elevation', 90));
+        $document = Document::read($scene->toDocument(), Registry::kinds());
+
+        return (new Compass($document, $pictures))->turning($document, $id, $bearing);
     }
 
     /**
@@ -72,10 +96,11 @@ final class StripEdits
     /** A new strip of a kind, lying well in what is looked at. */
     public static function fresh(FlatScene $scene, string $kind, Point $centre, float $span, ?string $above): FlatScene
     {
-        $class = Kinds::strip($kind, 'kind');
+        $class = Registry::kinds()->strip($kind, 'kind');
+        $plate = $above !== null && ($scene->strips[$above]['kind'] ?? null) === 'plate' ? $above : $scene->strips[$above ?? '']['confinedTo'] ?? null;
 
         return self::insert($scene, [
-            'id' => self::newId(), 'kind' => $kind, 'name' => self::freeName($scene, $class::label()), 'values' => $class::placed($centre, $span),
+            'id' => self::newId(), 'kind' => $kind, 'name' => self::freeName($scene, $class::label()), 'values' => $class::placed($centre, $span, is_string($plate) ? $plate : null),
         ], $above);
     }
 
@@ -134,7 +159,7 @@ final class StripEdits
     public static function addMask(FlatScene $scene, string $id, string $kind, Point $centre, float $span, array $fields = []): FlatScene
     {
         $strip = self::strip($scene, $id);
-        $class = Kinds::mask($kind, 'kind');
+        $class = Registry::kinds()->mask($kind, 'kind');
         $strip['masks'] = [...self::fields($strip['masks'] ?? []), [
             ...array_intersect_key($fields, array_flip(['on', 'join', 'inverted'])),
             'id' => self::newId(), 'kind' => $kind, 'values' => [...$class::placed($centre, $span), ...self::fields($fields['values'] ?? [])],

@@ -38,7 +38,7 @@ final class RunFile
         return true;
     }
 
-    /** What the one says that serves, or has served last. @return array{pid: int, boot: string, url: string, groups: array<string, Group>}|null */
+    /** @return array{pid: int, boot: string, url: string, groups: array<string, Group>}|null what the one says that serves, or has served last */
     public function read(): ?array
     {
         // it may be read while it is being written

@@ -69,7 +69,8 @@ final readonly class Storage
 
     private function sweepScenes(Carbon $now): int
     {
-        $gone = Scene::onlyTrashed()->where('deleted_at', '<', $now->copy()->subDays(self::DAYS_TO_RESTORE))->get();
+        /** @var list<Scene> $gone */
+        $gone = Scene::onlyTrashed()->where('deleted_at', '<', $now->copy()->subDays(self::DAYS_TO_RESTORE))->get()->all();
         foreach ($gone as $scene) {
             foreach ($scene->exports as $export) {
                 @unlink($this->exports->path($export));
@@ -77,13 +78,15 @@ final readonly class Storage
             $scene->forceDelete();
         }
 
-        return $gone->count();
+        return count($gone);
     }
 
     private function sweepExports(Carbon $now): int
     {
         $swept = $bytes = 0;
-        foreach (Export::query()->whereNotIn('state', [Export::WAITING, Export::RUNNING])->orderByDesc('id')->get() as $export) {
+        /** @var list<Export> $finished */
+        $finished = Export::query()->whereNotIn('state', [Export::WAITING, Export::RUNNING])->orderByDesc('id')->get()->all();
+        foreach ($finished as $export) {
             $bytes += (int) $export->bytes;
             if ($bytes > self::MOST_EXPORTS || $export->created_at?->lt($now->copy()->subDays(self::DAYS_OF_EXPORTS))) {
                 @unlink($this->exports->path($export));
@@ -98,7 +101,9 @@ final readonly class Storage
     private function sweepPictures(Carbon $now): int
     {
         $swept = 0;
-        foreach (Picture::query()->where('updated_at', '<', $now->copy()->subHours(self::LEFT_OVER_HOURS))->whereNotExists(static fn ($query) => $query->from('scene_pictures')->whereColumn('picture_id', 'pictures.id'))->get() as $picture) {
+        /** @var list<Picture> $unused */
+        $unused = Picture::query()->where('updated_at', '<', $now->copy()->subHours(self::LEFT_OVER_HOURS))->whereNotExists(static fn ($query) => $query->from('scene_pictures')->whereColumn('picture_id', 'pictures.id'))->get()->all();
+        foreach ($unused as $picture) {
             $picture->delete();
             Folder::remove(config()->string('aumbrel.pictures')."/{$picture->id}");
             $swept++;

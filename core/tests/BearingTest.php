@@ -10,8 +10,8 @@ use Aumbrel\Core\Bearing\LitSphere;
 use Aumbrel\Core\Bearing\OutlineEstimate;
 use Aumbrel\Core\Bearing\ShadowLine;
 use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Scene\SceneError;
 use Tests\Support\Bodies;
 
 function median(array $values): float

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Plate\Horizon;
 use Aumbrel\Core\Plate\PlateStudy;
 use Aumbrel\Core\Render\Picture;
-use Aumbrel\Core\Scene\SceneError;
 use Tests\Support\Flat;
 use Tests\Support\Rendering;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\Renderer;
-use Aumbrel\Core\Render\ShapeStore;
 use Aumbrel\Core\Render\Watch;
 use Tests\Support\Flat;
 use Tests\Support\Folder;

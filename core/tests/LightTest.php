@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use Aumbrel\Core\Color\Kelvin;
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Scene\SceneError;
 use Tests\Support\Flat;
 use Tests\Support\Plainly;
 use Tests\Support\Rendering;

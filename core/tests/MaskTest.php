@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use Aumbrel\Core\Mask\Stops;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Ramp\Stops;
 use Tests\Support\Flat;
 use Tests\Support\Plainly;
 use Tests\Support\Rendering;

@@ -4,32 +4,40 @@ declare(strict_types=1);
 
 use Aumbrel\Core\Color\LightColour;
 use Aumbrel\Core\Color\Rgb;
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Mask\Stops;
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Parameter\Unit;
-use Aumbrel\Core\Parameter\Values;
+use Aumbrel\Core\Ramp\Stops;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Render\KeptRows;
 use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\PlaneCache;
-use Aumbrel\Core\Scene\Kinds;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Value\ChoiceValue;
+use Aumbrel\Core\Value\FlatColourValue;
+use Aumbrel\Core\Value\LightColourValue;
+use Aumbrel\Core\Value\MaskStopsValue;
+use Aumbrel\Core\Value\NumberValue;
+use Aumbrel\Core\Value\Parameter;
+use Aumbrel\Core\Value\PictureValue;
+use Aumbrel\Core\Value\PointValue;
+use Aumbrel\Core\Value\ToggleValue;
+use Aumbrel\Core\Value\Unit;
+use Aumbrel\Core\Value\Values;
 
 /** @return list<Parameter> one of every type */
 function everyType(): array
 {
     return [
-        Parameter::number('width', 'Width', 'reach', Unit::Pixels, 1, 50, 20), Parameter::optionalNumber('size', 'Size', 'reach', Unit::Pixels, 0, 9, 'none'),
-        Parameter::choice('law', 'Law', 'reach', ['even', 'linear'], 'linear'), Parameter::toggle('on', 'On', 'reach'), Parameter::point('at', 'At', 'reach'),
-        Parameter::lightColour('colour', 'Colour', 'light', LightColour::kelvin(3200)), Parameter::flatColour('tint', 'Tint', 'light', '#102030'),
-        Parameter::maskStops('stops', 'Stops', 'falloff', Stops::of([0, 1], [1, 0])), Parameter::picture('picture', 'Picture', 'plate'),
+        NumberValue::named('width', 'Width', 'reach', Unit::Pixels, 1, 50, 20), NumberValue::optional('size', 'Size', 'reach', Unit::Pixels, 0, 9, 'none'),
+        ChoiceValue::named('law', 'Law', 'reach', ['even', 'linear'], 'linear'), ToggleValue::named('on', 'On', 'reach'), PointValue::named('at', 'At', 'reach'),
+        LightColourValue::named('colour', 'Colour', 'light', LightColour::kelvin(3200)), FlatColourValue::named('tint', 'Tint', 'light', '#102030'),
+        MaskStopsValue::named('stops', 'Stops', 'falloff', Stops::of([0, 1], [1, 0])), PictureValue::named('picture', 'Picture', 'plate'),
     ];
 }
 
 it('takes defaults for what is left out, and asks for what has none', function (): void {
     $values = Values::read(everyType(), ['at' => [1, 2], 'picture' => 'a.png'], 'values');
-    expect($values->number('width'))->toBe(20.0)->and($values->optionalNumber('size'))->toBeNull()->and($values->choice('law'))->toBe('linear')->and($values->toggle('on'))->toBeFalse()
-        ->and($values->point('at')->toArray())->toBe([1.0, 2.0])->and($values->lightColour('colour')->kelvin)->toBe(3200.0)->and($values->stops('stops')->toArray())->toHaveCount(2);
+    expect($values->number('width'))->toBe(20.0)->and($values->optionalNumber('size'))->toBeNull()->and($values->text('law'))->toBe('linear')->and($values->toggle('on'))->toBeFalse()
+        ->and($values->object('at', Point::class)->toArray())->toBe([1.0, 2.0])->and($values->object('colour', LightColour::class)->kelvin)->toBe(3200.0)->and($values->object('stops', Stops::class)->toArray())->toHaveCount(2);
     expect(fn () => Values::read(everyType(), ['picture' => 'a.png'], 'values'))->toThrow(SceneError::class, 'values.at: is missing');
 });
 
@@ -49,7 +57,7 @@ it('refuses wrong values with the field and what was expected', function (string
 ]);
 
 it('describes each kind fully', function (): void {
-    foreach ([...Kinds::STRIPS, ...Kinds::MASKS] as $kind) {
+    foreach ([...Registry::kinds()->strips, ...Registry::kinds()->masks] as $kind) {
         expect($kind::label())->not->toBe('');
         $names = array_map(fn (Parameter $parameter): string => $parameter->name, $kind::parameters());
         expect(count(array_unique($names)))->toBe(count($names));

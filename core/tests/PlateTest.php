@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
+use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Plate\PackedPicture;
-use Aumbrel\Core\Plate\PackedWriter;
-use Aumbrel\Core\Plate\Placement;
+use Aumbrel\Core\Picture\PackedPicture;
+use Aumbrel\Core\Picture\PackedWriter;
 use Tests\Support\Folder;
 use Tests\Support\Plainly;
 use Tests\Support\Rendering;
@@ -134,7 +134,7 @@ it('halves without brightening: the mean of a picture stays, level after level',
     mt_srand(9);
     $most = (1 << $bits) - 1;
     $folder = Folder::of('halved').'/'.bin2hex(random_bytes(4));
-    $writer = new Aumbrel\Core\Plate\PackedWriter($folder, 256, 256, $bits);
+    $writer = new Aumbrel\Core\Picture\PackedWriter($folder, 256, 256, $bits);
     for ($row = 0; $row < 256; $row++) {
         $pixels = [];
         for ($column = 0; $column < 256; $column++) {
@@ -144,7 +144,7 @@ it('halves without brightening: the mean of a picture stays, level after level',
         $writer->band(pack($bits === 16 ? 'P*' : 'V*', ...$pixels));
     }
     $writer->finish();
-    $picture = Aumbrel\Core\Plate\PackedPicture::open($folder);
+    $picture = Aumbrel\Core\Picture\PackedPicture::open($folder);
     $mean = function (int $level, int $shift) use ($picture, $most): float {
         $pixels = $picture->pixels($level, 0, 0, 256 >> $level, 256 >> $level);
 

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene;
-use Aumbrel\Core\Scene\SceneError;
 
 function sceneArray(array $more = [], array $strip = []): array
 {
@@ -15,22 +16,22 @@ function sceneArray(array $more = [], array $strip = []): array
 }
 
 it('comes back from its file as it went', function (): void {
-    $scene = Scene::read(sceneArray(['white' => 5600], ['masks' => [['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [0, 0], 'to' => [0, 10]]]]]));
-    $again = Scene::fromJson($scene->toJson());
+    $scene = Scene::read(sceneArray(['white' => 5600], ['masks' => [['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [0, 0], 'to' => [0, 10]]]]]), Registry::kinds());
+    $again = Scene::fromJson($scene->toJson(), Registry::kinds());
     expect($again->toJson())->toBe($scene->toJson())->and($again->strips[1]->masks)->toHaveCount(1)->and($again->white)->toBe(5600.0);
 });
 
 it('keeps fields that it does not know', function (): void {
     $raw = sceneArray(['weather' => 'fog'], ['mood' => ['calm' => 1], 'values' => ['origin' => [1, 2], 'target' => [3, 40], 'flicker' => 0.2]]);
     $raw['strips'][1]['masks'] = [['id' => 'm', 'kind' => 'linear', 'hue' => 3, 'values' => ['from' => [0, 0], 'to' => [0, 10]]]];
-    $back = json_decode(Scene::read($raw)->toJson(), true);
+    $back = json_decode(Scene::read($raw, Registry::kinds())->toJson(), true);
     expect($back['weather'])->toBe('fog')->and($back['strips'][1]['mood'])->toBe(['calm' => 1])
         ->and($back['strips'][1]['values']['flicker'])->toBe(0.2)->and($back['strips'][1]['masks'][0]['hue'])->toBe(3);
 });
 
 it('says what is wrong, and where', function (array $raw, string $field): void {
     try {
-        Scene::read($raw);
+        Scene::read($raw, Registry::kinds());
         $this->fail('it was taken');
     } catch (SceneError $error) {
         expect($error->field)->toBe($field)->and($error->getMessage())->not->toContain('\\');
@@ -55,5 +56,5 @@ it('says what is wrong, and where', function (array $raw, string $field): void {
 ]);
 
 it('refuses what is no JSON', function (): void {
-    expect(fn () => Scene::fromJson('{"aumbrel": 1,'))->toThrow(SceneError::class, 'JSON');
+    expect(fn () => Scene::fromJson('{"aumbrel": 1,', Registry::kinds()))->toThrow(SceneError::class, 'JSON');
 });

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Aumbrel\Core\CutOut\Colours;
 use Aumbrel\Core\CutOut\Pieces;
 use Aumbrel\Core\CutOut\Segmentation;
-use Aumbrel\Core\CutOut\Shape;
+use Aumbrel\Core\Picture\Shape;
 use Aumbrel\Core\Stroke\Stroke;
 use Tests\Support\Faint;
 use Tests\Support\Flat;

@@ -4,23 +4,24 @@ declare(strict_types=1);
 
 use Aumbrel\Core\CutOut\Colours;
 use Aumbrel\Core\CutOut\HairColours;
-use Aumbrel\Core\CutOut\PlatePixels;
 use Aumbrel\Core\CutOut\Segmentation;
-use Aumbrel\Core\CutOut\Shape;
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Corners;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Homography;
+use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Mask\OutlineMask;
 use Aumbrel\Core\Mask\StrokesMask;
-use Aumbrel\Core\Parameter\Values;
-use Aumbrel\Core\Plate\Placement;
-use Aumbrel\Core\Render\ShapeStore;
+use Aumbrel\Core\Picture\Pixels;
+use Aumbrel\Core\Picture\Shape;
+use Aumbrel\Core\Picture\ShapeStore;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Scene\Scene;
-use Aumbrel\Core\Scene\SceneError;
 use Aumbrel\Core\Stroke\Stroke;
+use Aumbrel\Core\Value\Values;
 use Tests\Support\Flat;
 use Tests\Support\Folder;
 use Tests\Support\Rendering;
@@ -35,7 +36,7 @@ function halfShape(int $level = 0): Shape
 }
 
 /** @return list<int> the alphas of a rectangle of a picture */
-function alphas(Aumbrel\Core\Plate\PictureSource $picture, int $level, int $x, int $y, int $columns, int $rows): array
+function alphas(Aumbrel\Core\Picture\PictureSource $picture, int $level, int $x, int $y, int $columns, int $rows): array
 {
     return array_map(fn (int $pixel): int => $pixel >> 24 & 255, $picture->pixels($level, $x, $y, $columns, $rows));
 }
@@ -144,7 +145,7 @@ it('paints stroke by stroke what it paints at once', function (): void {
 });
 
 it('joins masks of planes as it joins those of formulas', function (string $join, bool $inverted, array $wanted): void {
-    $entry = MaskEntry::read(['id' => 'm', 'kind' => 'outline', 'join' => $join, 'inverted' => $inverted], 'mask');
+    $entry = MaskEntry::read(['id' => 'm', 'kind' => 'outline', 'join' => $join, 'inverted' => $inverted], 'mask', Registry::kinds());
     expect($entry->joined([0.5, 0.8], [0.25, 1.0]))->toEqualWithDelta($wanted, 1e-12);
 })->with([
     ['intersect', false, [0.125, 0.8]], ['add', false, [0.625, 1.0]], ['take away', false, [0.375, 0.0]], ['intersect', true, [0.375, 0.0]], ['take away', true, [0.125, 0.8]],
@@ -185,7 +186,7 @@ it('tells hair by its colour, and leaves out what colours do not tell', function
             $pixels[] = 255 << 24 | $grey << 16 | $grey << 8 | $grey;
         }
     }
-    $alpha = HairColours::alpha($distances, new PlatePixels($pixels, 8), 120, 60, 8.0);
+    $alpha = HairColours::alpha($distances, new Pixels($pixels, 8), 120, 60, 8.0);
     expect($alpha[30 * 120 + 8])->toEqualWithDelta(0.5, 0.05)->and($alpha)->not->toHaveKey(30 * 120 + 112)->and($alpha)->not->toHaveKey(45 * 120 + 8);
 });
 
@@ -201,7 +202,7 @@ it('writes and reads all of it without a loss', function (): void {
         ]),
         ['kind' => 'base', 'values' => ['exposure' => -1]],
     ]);
-    $again = Scene::fromJson($scene->toJson());
+    $again = Scene::fromJson($scene->toJson(), Registry::kinds());
     expect($again)->toEqual($scene)->and($again->toJson())->toBe($scene->toJson())->and($scene->strips[0]->cutOut())->toHaveCount(3)->and($scene->strips[0]->activeMasks())->toBe([]);
 });
 

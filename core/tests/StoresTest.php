@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-use Aumbrel\Core\CutOut\Shape;
 use Aumbrel\Core\Fault\NotKept;
 use Aumbrel\Core\Fault\PictureLost;
 use Aumbrel\Core\Kernel\Inliner;
 use Aumbrel\Core\Kernel\KernelSource;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Plate\PackedPicture;
-use Aumbrel\Core\Plate\PackedWriter;
-use Aumbrel\Core\Render\ShapeStore;
+use Aumbrel\Core\Picture\PackedPicture;
+use Aumbrel\Core\Picture\PackedWriter;
+use Aumbrel\Core\Picture\Shape;
+use Aumbrel\Core\Picture\ShapeStore;
 use Tests\Support\Folder;
 
 /* What the core keeps in files: written aside and renamed, each thing once, bounded, and told when it cannot be. */
@@ -98,8 +98,8 @@ it('works a shape out once, for all that ask for it, and again when it is lost',
 
 it('lets the second process wait for the first one', function (): void {
     $folder = emptyFolder('shared');
-    $code = 'require '.var_export(dirname(__DIR__, 2).'/vendor/autoload.php', true).'; $store = new Aumbrel\Core\Render\ShapeStore($argv[1]);
-        $store->get("same", function () use ($argv) { file_put_contents("{$argv[1]}/made", "x", FILE_APPEND); usleep(400000); return new Aumbrel\Core\CutOut\Shape(8, 6, 0, array_fill(0, 48, 1.0)); }); echo "done";';
+    $code = 'require '.var_export(dirname(__DIR__, 2).'/vendor/autoload.php', true).'; $store = new Aumbrel\Core\Picture\ShapeStore($argv[1]);
+        $store->get("same", function () use ($argv) { file_put_contents("{$argv[1]}/made", "x", FILE_APPEND); usleep(400000); return new Aumbrel\Core\Picture\Shape(8, 6, 0, array_fill(0, 48, 1.0)); }); echo "done";';
     $processes = $outs = [];
     foreach ([1, 2, 3] as $k) {
         $processes[] = proc_open([PHP_BINARY, '-r', $code, '--', $folder], [1 => ['pipe', 'w']], $pipes);

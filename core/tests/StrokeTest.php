@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Corners;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Path;
+use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Plate\Placement;
-use Aumbrel\Core\Scene\SceneError;
 use Aumbrel\Core\Stroke\Brush;
 use Aumbrel\Core\Stroke\Stroke;
 

@@ -6,7 +6,7 @@ use App\Codecs\PictureDecoder;
 use App\Codecs\PictureEncoder;
 use App\Codecs\SrgbProfile;
 use App\Codecs\UnreadablePicture;
-use Aumbrel\Core\Plate\PackedPicture;
+use Aumbrel\Core\Picture\PackedPicture;
 use Tests\Support\Folder;
 use Tests\Support\PictureFile;
 

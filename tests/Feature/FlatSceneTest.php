@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use App\Scenes\FlatScene;
 use App\Scenes\StripEdits;
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Scene\SceneError;
 
 /** A group with two fills in it, between a fill below and one above. */
 function nested(): FlatScene

@@ -8,7 +8,7 @@ use App\Scenes\SceneImport;
 use App\Scenes\SceneStore;
 use App\Scenes\StripEdits;
 use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Scene\Kinds;
+use Aumbrel\Core\Registry;
 use Tests\Support\Folder;
 use Tests\Support\PictureFile;
 
@@ -44,8 +44,8 @@ function sceneWithIds(array $ids): Scene
     foreach (array_slice($ids, 1) as $at => $id) {
         $kind = $at % 2 ? 'fill' : 'spot';
         $placed = fn (string $class): array => $class::placed(new Point(32, 20), 40);
-        $strips[] = ['id' => $id, 'kind' => $kind, 'name' => "S {$at}", 'confinedTo' => $ids[0], '7' => 'kept', 'values' => $placed(Kinds::strip($kind, 'kind')),
-            'masks' => [['id' => $id, 'kind' => 'linear', '3' => ['kept'], 'values' => $placed(Kinds::mask('linear', 'kind'))]]];
+        $strips[] = ['id' => $id, 'kind' => $kind, 'name' => "S {$at}", 'confinedTo' => $ids[0], '7' => 'kept', 'values' => $placed(Registry::kinds()->strip($kind, 'kind')),
+            'masks' => [['id' => $id, 'kind' => 'linear', '3' => ['kept'], 'values' => $placed(Registry::kinds()->mask('linear', 'kind'))]]];
     }
     file_put_contents("{$folder}/scene.json", json_encode(['aumbrel' => 1, 'title' => 'Odd', 'size' => [64, 40], '5' => 'kept', 'strips' => $strips]));
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Render\Look;
 use App\Scenes\FlatScene;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
 
 /* Ways of looking at a scene without changing it: which strips are seen, which are left out. */
 

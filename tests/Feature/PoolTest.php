@@ -15,7 +15,7 @@ use App\Render\Pool\Ticket;
 use App\Render\Pool\Waiting;
 use App\Render\RenderRequest;
 use App\Scenes\SceneStore;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
 use Tests\Support\Folder;
 
 /** Starts two resident render processes on the pictures of this test; gives a client of theirs. */

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\Scene;
+use Aumbrel\Core\Registry;
 use Illuminate\Http\UploadedFile;
 use Tests\Support\PictureFile;
 
@@ -165,7 +166,7 @@ it('answers 404 for what is not there', function (string $method, string $path):
 it('hands out the scene file', function (): void {
     $scene = addSpot(aScene());
     $file = $this->get("/api/scenes/{$scene['id']}/file")->assertOk()->assertDownload('marsh-at-dusk.json');
-    expect(Aumbrel\Core\Scene\Scene::fromJson($file->getContent())->strips)->toHaveCount(2);
+    expect(Aumbrel\Core\Scene\Scene::fromJson($file->getContent(), Registry::kinds())->strips)->toHaveCount(2);
 });
 
 it('does not answer under a foreign host name', function (): void {

@@ -6,7 +6,7 @@ namespace Tests\Support;
 
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Plate\PictureSource;
+use Aumbrel\Core\Picture\PictureSource;
 
 /**
  * Small scenes of every kind, mode, mask and cut-out whose pictures are held: what was rendered once is rendered ever after.

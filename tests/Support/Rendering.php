@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
-use Aumbrel\Core\Plate\PictureShelf;
-use Aumbrel\Core\Plate\PictureSource;
+use Aumbrel\Core\Picture\PictureShelf;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Picture\ShapeStore;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Render\Picture;
 use Aumbrel\Core\Render\Renderer;
-use Aumbrel\Core\Render\ShapeStore;
 use Aumbrel\Core\Scene\Scene;
-use Aumbrel\Core\Scene\SceneError;
 
 /** Small scenes for tests, rendered by the real renderer. */
 final class Rendering
@@ -41,7 +42,7 @@ final class Rendering
             $strips[$at] = ['id' => "s{$at}", ...$strip];
         }
 
-        return Scene::read(['aumbrel' => 1, 'title' => 'Test', 'size' => [$width, $height], 'strips' => $strips]);
+        return Scene::read(['aumbrel' => 1, 'title' => 'Test', 'size' => [$width, $height], 'strips' => $strips], Registry::kinds());
     }
 
     /**

@@ -2,19 +2,20 @@
 
 declare(strict_types=1);
 
-// Renders a spot with kernels that did not exist when the process started; says what opcache made of them.
-
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
-use Aumbrel\Core\Plate\PictureShelf;
-use Aumbrel\Core\Plate\PictureSource;
+use Aumbrel\Core\Picture\PictureShelf;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Scene\Scene;
+
+// Renders a spot with kernels that did not exist when the process started; says what opcache made of them.
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 sleep(1);
-$scene = Scene::read(['aumbrel' => 1, 'title' => 'Fresh', 'size' => [400, 200], 'strips' => [['id' => 's', 'kind' => 'spot', 'values' => ['origin' => [200, 10], 'target' => [200, 150], 'reach' => 500]]]]);
+$scene = Scene::read(['aumbrel' => 1, 'title' => 'Fresh', 'size' => [400, 200], 'strips' => [['id' => 's', 'kind' => 'spot', 'values' => ['origin' => [200, 10], 'target' => [200, 150], 'reach' => 500]]]], Registry::kinds());
 $renderer = new Renderer(new KernelStore($argv[1]), new class implements PictureShelf
 {
     public function picture(string $name): PictureSource

@@ -19,8 +19,8 @@ return [
     ['core/src/Light/AngularLaw.php', '2 - $sin / ($sin - $cos)', '2 - $sin / ($sin + $cos)', ['core/tests/LightTest.php', 'core/tests/StackTest.php']],
     ['core/src/Light/SpotField.php', '1.0 - $share * $share;', '1.0 - $share;', ['core/tests/LightTest.php']],
     ['core/src/Light/SpotField.php', '$away = $squared + $size;', '$away = $squared - $size;', ['core/tests/LightTest.php']],
-    ['core/src/Mask/Stops.php', '(3.0 - 2.0 * {$share})', '(3.0 - {$share})', ['core/tests/MaskTest.php']],
-    ['core/src/Mask/Stops.php', 'log(0.5) / log($midpoint)', 'log($midpoint) / log(0.5)', ['core/tests/MaskTest.php']],
+    ['core/src/Ramp/Stops.php', '(3.0 - 2.0 * {$share})', '(3.0 - {$share})', ['core/tests/MaskTest.php']],
+    ['core/src/Ramp/Stops.php', 'log(0.5) / log($midpoint)', 'log($midpoint) / log(0.5)', ['core/tests/MaskTest.php']],
     ['core/src/Mask/RadialMask.php', '-$sin / $this->radius, $sin / $this->secondRadius', '$sin / $this->radius, -$sin / $this->secondRadius', ['core/tests/MaskTest.php']],
     ['core/src/Mask/RadialMask.php', '$window): string
     {
@@ -29,8 +29,8 @@ return [
         [$a, $c, $b, $d] = $this->toUnitCircle();', ['core/tests/MaskTest.php']],
     ['core/src/Bearing/Bearing.php', 'cos($e) * cos($a), cos($e) * sin($a)', 'cos($e) * sin($a), cos($e) * cos($a)', ['core/tests/BearingTest.php', 'core/tests/ReadingTest.php']],
     ['core/src/Bearing/Bearing.php', 'new self(180 - $this->azimuth', 'new self(-$this->azimuth', ['core/tests/BearingTest.php', 'core/tests/ReadingTest.php']],
-    ['core/src/Plate/Placement.php', '-$this->sin * $x + $this->cos * $y', '$this->sin * $x + $this->cos * $y', ['core/tests/PlateTest.php', 'core/tests/ShapeTest.php']],
-    ['core/src/Plate/Placement.php', '/ $this->scale * ($this->mirrored ? -1 : 1);
+    ['core/src/Geometry/Placement.php', '-$this->sin * $x + $this->cos * $y', '$this->sin * $x + $this->cos * $y', ['core/tests/PlateTest.php', 'core/tests/ShapeTest.php']],
+    ['core/src/Geometry/Placement.php', '/ $this->scale * ($this->mirrored ? -1 : 1);
         $y', '/ $this->scale;
         $y', ['core/tests/PlateTest.php', 'core/tests/ReadingTest.php', 'core/tests/BearingTest.php']],
     ['core/src/Grade/BaseTone.php', '(1 - $this->blackInput))) * 2 **', '(1 + $this->blackInput))) * 2 **', ['core/tests/BaseTest.php']],

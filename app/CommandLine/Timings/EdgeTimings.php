@@ -8,8 +8,9 @@ use App\CommandLine\NamedScene;
 use App\Files\Folder;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Picture\ShapeStore;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Render\Renderer;
-use Aumbrel\Core\Render\ShapeStore;
 use Aumbrel\Core\Scene\Scene;
 
 /** The demo's heron, cut by an outline, at full size: with a plain cut, with a hair band for the first time, and once more. Milliseconds in one process. */
@@ -28,7 +29,7 @@ final class EdgeTimings
         $scene = static fn (float $band): Scene => Scene::read(['aumbrel' => Scene::VERSION, 'title' => 'Edge', 'size' => [$width, $height], 'strips' => [
             ['id' => 'ground', 'kind' => 'fill', 'values' => ['colour' => '#406050']],
             ['id' => 'plate', 'kind' => 'plate', 'values' => ['picture' => 'heron.png', 'hairBand' => $band], 'masks' => [['id' => 'cut', 'kind' => 'outline', 'on' => 'plate', 'values' => ['path' => $path]]]],
-        ]]);
+        ]], Registry::kinds());
         // a process that remembers nothing each time; kernels and what was found lie on the disk
         $render = static fn (float $band): float => Stopwatch::once(static fn () => (new Renderer(new KernelStore("{$folder}/kernels"), $named->pictures, new ShapeStore("{$folder}/shapes")))->picture($scene($band), Window::whole($width, $height)));
         try {

@@ -9,9 +9,10 @@ use App\CommandLine\NamedScene;
 use App\Files\Folder;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
-use Aumbrel\Core\Plate\PackedPicture;
-use Aumbrel\Core\Plate\PictureShelf;
-use Aumbrel\Core\Plate\PictureSource;
+use Aumbrel\Core\Picture\PackedPicture;
+use Aumbrel\Core\Picture\PictureShelf;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Scene\Scene;
 use Imagick;
@@ -59,7 +60,7 @@ final class IntakeTimings
                 return $this->picture;
             }
         };
-        $scene = Scene::read(['aumbrel' => Scene::VERSION, 'title' => 'Photograph', 'size' => [self::COLUMNS, self::ROWS], 'strips' => [['id' => 'plate', 'kind' => 'plate', 'values' => ['picture' => 'photograph']]]]);
+        $scene = Scene::read(['aumbrel' => Scene::VERSION, 'title' => 'Photograph', 'size' => [self::COLUMNS, self::ROWS], 'strips' => [['id' => 'plate', 'kind' => 'plate', 'values' => ['picture' => 'photograph']]]], Registry::kinds());
         (new Renderer(new KernelStore($kernels), $shelf))->picture($scene, Window::whole(self::COLUMNS, self::ROWS, self::VIEW));
     }
 }

@@ -8,8 +8,8 @@ use App\CommandLine\NamedScene;
 use App\CommandLine\Problem;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Render\Renderer;
-use Aumbrel\Core\Render\ShapeStore;
 use Aumbrel\Core\Scene\Scene;
 
 /** The committed benchmark scene: 12 strips, with caches cold once and warm after. Milliseconds in one process. */

@@ -9,6 +9,7 @@ use App\CommandLine\NamedScene;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Scene\Scene;
 use Closure;
@@ -69,7 +70,7 @@ final class StackTimings
             $strips[] = ['id' => strtr($mode, ' ', '-'), 'kind' => 'plate', 'mode' => $mode, 'amount' => self::AMOUNT * 100, 'values' => ['picture' => 'boardwalk.jpg', 'place' => [-300, -100]]];
         }
 
-        return Scene::read(['aumbrel' => 1, 'title' => 'Stack', 'size' => [1600, 1000], 'strips' => $strips]);
+        return Scene::read(['aumbrel' => 1, 'title' => 'Stack', 'size' => [1600, 1000], 'strips' => $strips], Registry::kinds());
     }
 
     /**

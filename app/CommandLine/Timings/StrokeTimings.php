@@ -12,7 +12,9 @@ use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
 use App\Scenes\StripEdits;
 use App\Scenes\StrokeShelf;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
+use Aumbrel\Core\Stroke\Strokes;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
@@ -33,7 +35,7 @@ final class StrokeTimings
         DB::purge();
         Artisan::call('migrate', ['--database' => 'timings', '--force' => true]);
         $store = app(SceneStore::class);
-        $scene = $store->create(Document::read($this->document()), []);
+        $scene = $store->create(Document::read($this->document(), Registry::kinds()), []);
         $held = new HeldStrokes;
         $level = 0.0;
         $change = static function (FlatScene $flat) use (&$level): FlatScene {
@@ -42,7 +44,7 @@ final class StrokeTimings
         $ask = static function () use ($store, $scene, $change): RenderRequest {
             $flat = $change($store->flat($scene));
             $request = new RenderRequest(RenderRequest::PICTURE, $flat->toDocument(), [], [0.0, 0.0, 640.0, 400.0], 1.0, kept: (new StrokeShelf($scene->id))->texts(...));
-            Document::read($flat->toDocument());
+            Document::read($flat->toDocument(), Registry::kinds());
 
             return $request;
         };
@@ -56,7 +58,7 @@ final class StrokeTimings
                     $ask()->pack();
                 },
                 'draftRead' => static function () use ($ask, $held): void {
-                    foreach (RenderRequest::unpack($ask()->pack())->scene->document($held)->strips[1]->masks[0]->values->strokes('strokes')->all as $stroke) {
+                    foreach (RenderRequest::unpack($ask()->pack())->scene->document($held)->strips[1]->masks[0]->values->object('strokes', Strokes::class)->all as $stroke) {
                         $stroke->key();
                     }
                 },

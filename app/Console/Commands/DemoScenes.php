@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Models\Scene as SceneRow;
 use App\Scenes\SceneImport;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene;
 use Illuminate\Console\Command;
 
@@ -19,7 +20,7 @@ final class DemoScenes extends Command
     public function handle(SceneImport $import): int
     {
         foreach (glob(base_path('demo/*/{scene,*.scene}.json'), GLOB_BRACE) ?: [] as $file) {
-            $title = Scene::fromJson((string) file_get_contents($file))->title;
+            $title = Scene::fromJson((string) file_get_contents($file), Registry::kinds())->title;
             if (! SceneRow::withTrashed()->where('title', $title)->exists()) {
                 $import->fromFile($file);
             }

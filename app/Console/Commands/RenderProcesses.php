@@ -49,6 +49,7 @@ final class RenderProcesses extends Command
     private function lastTouched(SceneStore $store): ?RenderRequest
     {
         try {
+            /** @var Scene|null $scene */
             $scene = Scene::query()->orderByDesc('updated_at')->first();
         } catch (QueryException) {
             // no database yet: nothing to warm up with

@@ -9,7 +9,6 @@ use App\Models\Export;
 use App\Models\Scene;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class ExportController
@@ -36,7 +35,7 @@ final class ExportController
         return new JsonResponse($this->shown($this->exports->cancel($this->find($scene, $export))));
     }
 
-    public function file(Scene $scene, string $export): BinaryFileResponse|Response
+    public function file(Scene $scene, string $export): BinaryFileResponse
     {
         $found = $this->find($scene, $export);
         $path = $this->exports->path($found);

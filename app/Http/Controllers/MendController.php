@@ -13,6 +13,7 @@ use App\Scenes\SceneStore;
 use App\Scenes\Seen;
 use App\Scenes\StripEdits;
 use Aumbrel\Core\Reading\Mend;
+use Aumbrel\Core\Reading\Readings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -22,7 +23,7 @@ final class MendController
     public function __invoke(Request $request, Scene $scene, SceneStore $store, SceneState $state): JsonResponse
     {
         $request->validate(['reading' => 'required|string|max:200', 'mend' => 'required|string|max:40']);
-        $reading = SceneState::readings($store->document($scene), $store->sizes($scene))->find($request->string('reading')->value())
+        $reading = (new Readings($store->document($scene), $store->known($scene)))->find($request->string('reading')->value())
             ?? throw new NotPossible('reading', 'This reading is gone: the scene has changed.');
         $mend = array_values(array_filter($reading->mends, static fn (Mend $mend): bool => $mend->key === $request->string('mend')->value()))[0]
             ?? throw new NotPossible('mend', 'This reading offers no such mend.');

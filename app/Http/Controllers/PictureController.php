@@ -18,6 +18,7 @@ use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
 use App\Scenes\StripEdits;
 use App\Scenes\StrokeShelf;
+use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -59,13 +60,13 @@ final class PictureController
         if ($strips === []) {
             return ['outlines' => (object) []];
         }
-        $document = Document::read($flat->toDocument());
+        $document = Document::read($flat->toDocument(), Registry::kinds());
         $outlines = [];
         foreach ($strips as $id) {
             $outlines[$id] = (object) ($document->find($id)?->kind->outlines() ?? []);
         }
 
-        return ['outlines' => (object) $outlines, ...SceneState::noticed($document, $this->store->sizes($scene))];
+        return ['outlines' => (object) $outlines, ...SceneState::noticed($document, $this->store->known($scene))];
     }
 
     public function contributions(Scene $scene): AnyResponse

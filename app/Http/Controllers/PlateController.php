@@ -19,9 +19,9 @@ use App\Scenes\SceneStore;
 use App\Scenes\StripEdits;
 use App\Scenes\StrokeShelf;
 use Aumbrel\Core\Bearing\Method;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Plate\Horizon;
-use Aumbrel\Core\Plate\Plate;
-use Aumbrel\Core\Scene\SceneError;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -66,7 +66,7 @@ final class PlateController
     /** Lays the plate's horizon on that of the lowest plate. */
     public function align(Request $request, Scene $scene, string $strip): JsonResponse
     {
-        $plates = array_values(array_filter($this->store->document($scene)->everyStrip(), static fn ($other): bool => $other->kind instanceof Plate));
+        $plates = array_values(array_filter($this->store->document($scene)->everyStrip(), static fn ($other): bool => $other->kind instanceof Pictured));
         $plate = array_values(array_filter($plates, static fn ($other): bool => $other->id === $strip))[0] ?? throw new NotPossible('strip', 'This strip is no plate.');
         try {
             $values = Horizon::aligned($plate, $plates[0], $this->store->sizes($scene));

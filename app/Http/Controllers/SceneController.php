@@ -28,10 +28,12 @@ final class SceneController
 
     public function index(): JsonResponse
     {
-        return new JsonResponse([
-            'scenes' => Scene::query()->orderByDesc('updated_at')->orderByDesc('id')->get()->map($this->state->card(...))->all(),
-            'deleted' => Scene::onlyTrashed()->orderByDesc('deleted_at')->get()->map($this->state->card(...))->all(),
-        ]);
+        /** @var list<Scene> $scenes */
+        $scenes = Scene::query()->orderByDesc('updated_at')->orderByDesc('id')->get()->all();
+        /** @var list<Scene> $deleted */
+        $deleted = Scene::onlyTrashed()->orderByDesc('deleted_at')->get()->all();
+
+        return new JsonResponse(['scenes' => array_map($this->state->card(...), $scenes), 'deleted' => array_map($this->state->card(...), $deleted)]);
     }
 
     /** What lies on the disk, in bytes. */

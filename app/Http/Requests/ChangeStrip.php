@@ -9,7 +9,7 @@ use Illuminate\Foundation\Http\FormRequest;
 /** Some fields of a strip; their ranges are the core's and checked there. */
 final class ChangeStrip extends FormRequest
 {
-    private const FIELDS = ['name', 'mode', 'level', 'amount', 'muted', 'confinedTo', 'values', 'masks'];
+    private const FIELDS = ['name', 'mode', 'level', 'amount', 'muted', 'confinedTo', 'values', 'turn', 'masks'];
 
     /** @return array<string, string> */
     public function rules(): array
@@ -28,6 +28,8 @@ final class ChangeStrip extends FormRequest
             "{$prefix}muted" => 'sometimes|boolean',
             "{$prefix}confinedTo" => 'sometimes|nullable|string|max:40',
             "{$prefix}values" => 'sometimes|array',
+            "{$prefix}turn" => 'sometimes|array:azimuth,elevation|size:2',
+            "{$prefix}turn.*" => 'numeric',
             "{$prefix}masks" => 'sometimes|array|max:16',
             "{$prefix}masks.*" => 'array',
         ];

@@ -44,7 +44,7 @@ final class Dispatcher
      */
     private array $unsent = [];
 
-    /** Callers whose last answer is under way. @var array<int, true> */
+    /** @var array<int, true> callers whose last answer is under way */
     private array $leaving = [];
 
     /** @var array<int, array{stream: resource, pid: int, seat: int, buffer: string, errand: int|null, caller: int|null}> */

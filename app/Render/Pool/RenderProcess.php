@@ -9,9 +9,9 @@ use App\Render\RenderRequest;
 use App\Render\StrokesMissing;
 use Aumbrel\Core\Fault\NotKept;
 use Aumbrel\Core\Fault\PictureLost;
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Fault\Withdrawn;
 use Aumbrel\Core\Render\Watch;
-use Aumbrel\Core\Scene\SceneError;
 use Closure;
 use Throwable;
 

@@ -9,7 +9,7 @@ use App\Render\PaintedReply;
 use App\Render\StrokesMissing;
 use Aumbrel\Core\Fault\NotKept;
 use Aumbrel\Core\Fault\PictureLost;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
 
 /** Reads what a render process answers. */
 final class Reply

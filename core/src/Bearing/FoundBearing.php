@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Bearing;
 
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Scene\Fields;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Input\Fields;
 
 /**
  * Where a plate's light comes from, how that was found, and how sure it is; in the plate's own picture, before it is
@@ -32,8 +32,8 @@ final readonly class FoundBearing
         if ($method === Method::ShadowLine) {
             $top = $fields->take('top');
             $shadow = new ShadowLine(
-                Parameter::readPoint($fields->take('base'), "{$field}.base"), Parameter::readPoint($fields->take('tip'), "{$field}.tip"),
-                $top === null ? null : Parameter::readPoint($top, "{$field}.top"),
+                Point::read($fields->take('base'), "{$field}.base"), Point::read($fields->take('tip'), "{$field}.tip"),
+                $top === null ? null : Point::read($top, "{$field}.top"),
             );
 
             return new self($method, $shadow->bearing($field), $shadow->spread(), $shadow->confidence(), $shadow);

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Bearing;
 
 use Aumbrel\Core\Color\Srgb;
-use Aumbrel\Core\Plate\Halving;
-use Aumbrel\Core\Plate\PictureSource;
+use Aumbrel\Core\Picture\Halving;
+use Aumbrel\Core\Picture\PictureSource;
 
 /** A cut-out body as light sees it: linear brightness and alpha of each pixel, on a halving that is small enough. */
 final readonly class LitBody

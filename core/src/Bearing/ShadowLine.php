@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Bearing;
 
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Scene\SceneError;
 
 /**
  * The line from an object's foot to the tip of its shadow on level ground, seen by a camera from above; with the object's

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Color;
 
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
 use InvalidArgumentException;
 
 /** The colour of a light: a swatch (encoded sRGB) or a temperature in kelvin. */

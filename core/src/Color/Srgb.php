@@ -8,7 +8,7 @@ namespace Aumbrel\Core\Color;
  * The transfer function of IEC 61966-2-1 (sRGB), both ways.
  *
  * The power law goes on above 1, because light added in linear may exceed it; values below 0 do not occur.
- * Kernels use the fitted pieces of {@see \Aumbrel\Core\Kernel\Transfer}.
+ * Kernels use fitted pieces of it (`Transfer`).
  */
 final class Srgb
 {

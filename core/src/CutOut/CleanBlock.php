@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Plate\Halving;
-use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Plate\Placement;
-use Aumbrel\Core\Plate\Rectangle;
-use Aumbrel\Core\Render\Plane;
-use Aumbrel\Core\Render\Planes;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\Halving;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Picture\Pixels;
+use Aumbrel\Core\Picture\Rectangle;
 
 /**
  * A square block of a plate's picture, or of one of its halvings, cut out and with its edge cleaned: 16 bits a channel.
@@ -57,7 +58,7 @@ final readonly class CleanBlock implements Plane
             // what was kept is damaged
             return $this->worked($planes)[1];
         }
-        $pixels = new PlatePixels($this->place->pixels($this->picture), $this->picture->bits());
+        $pixels = new Pixels($this->place->pixels($this->picture), $this->picture->bits());
         $packed = $pixels->with($this->shape($planes, $this->frame(0), $pixels));
         if ($count > 0) {
             /** @var array<int, int> $places */
@@ -89,7 +90,7 @@ final readonly class CleanBlock implements Plane
         $frame = $this->frame($margin);
         [$columns, $rows] = [$frame->window->columns, $frame->window->rows];
         $around = new Rectangle($this->place->level, $this->place->x - $margin, $this->place->y - $margin, $columns, $rows);
-        $pixels = new PlatePixels($around->pixels($this->picture), $this->picture->bits());
+        $pixels = new Pixels($around->pixels($this->picture), $this->picture->bits());
         $before = $this->shape($planes, $frame, $pixels);
         $cleaned = $this->edge->clean($before, $pixels, $columns, $rows, $scale);
         $all = $pixels->with($cleaned->alpha);
@@ -111,7 +112,7 @@ final readonly class CleanBlock implements Plane
     }
 
     /** @return list<float> */
-    private function shape(Planes $planes, Frame $frame, PlatePixels $pixels): array
+    private function shape(Planes $planes, Frame $frame, Pixels $pixels): array
     {
         return $this->masks->shape($planes, $frame, $this->picture, $this->picture->opaque() ? null : $pixels->alpha(), $this->edge->fillInside);
     }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\CutOut;
 
-use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Render\Planes;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\PictureSource;
 
 /**
  * A plate's picture, cut out and with its edge cleaned. It belongs to the picture and the cut, not to a window or a place:

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Picture\Shape;
 
 /** The pixels whose colour lies near that of a patch, by the distance in Oklab (1 is from black to white). */
 final class ColourRegion

@@ -6,8 +6,8 @@ namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Color\Oklab;
 use Aumbrel\Core\Color\Srgb;
-use Aumbrel\Core\Plate\Halving;
-use Aumbrel\Core\Plate\PictureSource;
+use Aumbrel\Core\Picture\Halving;
+use Aumbrel\Core\Picture\PictureSource;
 
 /** A picture's colours in Oklab, on a halving that is small enough to be worked on as a whole. */
 final readonly class Colours

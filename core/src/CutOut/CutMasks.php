@@ -5,21 +5,20 @@ declare(strict_types=1);
 namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Geometry\Frame;
-use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Render\Planes;
-use Aumbrel\Core\Scene\MaskEntry;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\PictureSource;
 
 /** The masks that lie on a plate and together cut it out. */
 final readonly class CutMasks
 {
-    /** @param  list<MaskEntry>  $all */
+    /** @param  list<CutMask>  $all */
     public function __construct(private array $all)
     {
     }
 
     public function key(): string
     {
-        return hash('xxh128', serialize(array_map(static fn (MaskEntry $mask): array => $mask->toArray(), $this->all)));
+        return hash('xxh128', serialize(array_map(static fn (CutMask $mask): array => $mask->toArray(), $this->all)));
     }
 
     /**

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Plate\Placement;
-use Aumbrel\Core\Plate\PlatePlane;
-use Aumbrel\Core\Plate\SeenPlate;
-use Aumbrel\Core\Render\Planes;
-use Aumbrel\Core\Scene\MaskEntry;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Picture\Pixels;
+use Aumbrel\Core\Seen\PlatePlane;
+use Aumbrel\Core\Seen\SeenPlate;
 
 /** A plate with its cut-out, as a window sees it: the picture's own pixels, their alpha cut, their edge cleaned. */
 final readonly class CutPlane implements SeenPlate
@@ -20,7 +20,7 @@ final readonly class CutPlane implements SeenPlate
 
     private CutMasks $masks;
 
-    /** @param  list<MaskEntry>  $masks  those that lie on the plate */
+    /** @param  list<CutMask>  $masks  those that lie on the plate */
     public function __construct(
         private PictureSource $picture,
         private Placement $placement,
@@ -85,10 +85,10 @@ final readonly class CutPlane implements SeenPlate
             }
         }
         $seen = $margin === 0 ? $this->plate : new PlatePlane($this->picture, $this->placement, $frame->window);
-        $pixels = new PlatePixels($planes->pixels($seen), $seen->bits());
+        $pixels = new Pixels($planes->pixels($seen), $seen->bits());
         $own = $seen->opaque() ? array_fill(0, count($pixels->packed), 1.0) : $pixels->alpha();
         if (isset($clean)) {
-            $shape = (new PlatePixels($clean->fill($planes), 16))->alpha();
+            $shape = (new Pixels($clean->fill($planes), 16))->alpha();
         } else {
             $shape = $this->masks->shape($planes, $frame, $this->picture, $this->picture->opaque() ? null : $own, $this->edge->fillInside);
             $shape = $this->picture->opaque() && ! $seen->opaque() ? self::times($shape, $own) : $shape;

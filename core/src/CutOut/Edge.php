@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\CutOut;
 
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Parameter\Unit;
-use Aumbrel\Core\Parameter\Values;
+use Aumbrel\Core\Picture\Pixels;
 use Aumbrel\Core\Raster\Distance;
 use Aumbrel\Core\Raster\Gaussian;
+use Aumbrel\Core\Value\NumberValue;
+use Aumbrel\Core\Value\Parameter;
+use Aumbrel\Core\Value\ToggleValue;
+use Aumbrel\Core\Value\Unit;
+use Aumbrel\Core\Value\Values;
 
 /**
  * How a cut-out's edge is cleaned, in this order: hollow insides filled, grown or shrunk, a hair band along it worked out
@@ -42,11 +45,11 @@ final readonly class Edge
     public static function parameters(): array
     {
         return [
-            Parameter::number('grow', 'Grow or shrink', self::SECTION, Unit::Pixels, -200, 200, 0, 0.5),
-            Parameter::number('soften', 'Soften', self::SECTION, Unit::Pixels, 0, 200, 0, 0.5),
-            Parameter::number('hairBand', 'Hair band', self::SECTION, Unit::Pixels, 0, 60, 0),
-            Parameter::number('unstain', 'Unstain', self::SECTION, Unit::Percent, 0, 100, 0),
-            Parameter::toggle('fillInside', 'Fill insides', self::SECTION),
+            NumberValue::named('grow', 'Grow or shrink', self::SECTION, Unit::Pixels, -200, 200, 0, 0.5),
+            NumberValue::named('soften', 'Soften', self::SECTION, Unit::Pixels, 0, 200, 0, 0.5),
+            NumberValue::named('hairBand', 'Hair band', self::SECTION, Unit::Pixels, 0, 60, 0),
+            NumberValue::named('unstain', 'Unstain', self::SECTION, Unit::Percent, 0, 100, 0),
+            ToggleValue::named('fillInside', 'Fill insides', self::SECTION),
         ];
     }
 
@@ -103,7 +106,7 @@ final readonly class Edge
      * @param  list<float>  $alpha  row after row
      * @param  float  $scale  pixels to one of the picture's
      */
-    public function clean(array $alpha, PlatePixels $pixels, int $columns, int $rows, float $scale): CleanEdge
+    public function clean(array $alpha, Pixels $pixels, int $columns, int $rows, float $scale): CleanEdge
     {
         if ($this->grow != 0.0) {
             $alpha = self::grown($alpha, $columns, $rows, $this->grow * $scale);
@@ -172,7 +175,7 @@ final readonly class Edge
      * @param  float  $width  px
      * @return list<float>
      */
-    private function withHair(array $alpha, PlatePixels $pixels, int $columns, int $rows, float $width): array
+    private function withHair(array $alpha, Pixels $pixels, int $columns, int $rows, float $width): array
     {
         $distances = Distance::signed($alpha, $columns, $rows, $width, isExact: false);
         foreach (HairColours::alpha($distances, $pixels, $columns, $rows, $width) as $at => $hair) {
@@ -194,7 +197,7 @@ final readonly class Edge
      * @param  list<float>  $alpha
      * @return array<int, int> packed `R<<32 | G<<16 | B`, by pixel
      */
-    private function unstained(array $alpha, PlatePixels $pixels, int $columns, int $rows, float $scale): array
+    private function unstained(array $alpha, Pixels $pixels, int $columns, int $rows, float $scale): array
     {
         foreach ($alpha as $value) {
             if ($value > 0.0 && $value < 1.0) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\CutOut;
 
+use Aumbrel\Core\Picture\Pixels;
+
 /**
  * How much of the subject is in each pixel of a band along its edge, told by colour.
  *
@@ -48,10 +50,10 @@ final class HairColours
 
     /**
      * @param  list<float>  $distances  to the edge, positive inside, ±INF where far
-     * @param  PlatePixels  $pixels  the picture's own
+     * @param  Pixels  $pixels  the picture's own
      * @param  float  $width  of the band on each side, px
      */
-    private function __construct(private readonly array $distances, private readonly PlatePixels $pixels, private readonly int $columns, private readonly int $rows, private readonly float $width)
+    private function __construct(private readonly array $distances, private readonly Pixels $pixels, private readonly int $columns, private readonly int $rows, private readonly float $width)
     {
         $this->side = self::side($width);
         $this->across = intdiv($columns - 1, $this->side) + 1;
@@ -60,11 +62,11 @@ final class HairColours
 
     /**
      * @param  list<float>  $distances  to the edge, positive inside, ±INF where further than the band reaches
-     * @param  PlatePixels  $pixels  the picture's own
+     * @param  Pixels  $pixels  the picture's own
      * @param  float  $width  of the band on each side, px
      * @return array<int, float> alpha by pixel of the band; those whose surroundings tell nothing are left out
      */
-    public static function alpha(array $distances, PlatePixels $pixels, int $columns, int $rows, float $width): array
+    public static function alpha(array $distances, Pixels $pixels, int $columns, int $rows, float $width): array
     {
         return (new self($distances, $pixels, $columns, $rows, $width))->band();
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Geometry\Frame;
-use Aumbrel\Core\Render\Plane;
-use Aumbrel\Core\Render\Planes;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
 
 /** The holes of a cut-out as a window sees them: 1 inside, grown so far that their own soft rim is filled with them. */
 final readonly class HolesPlane implements Plane

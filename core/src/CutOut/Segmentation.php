@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Geometry\Frame;
-use Aumbrel\Core\Plate\Halving;
+use Aumbrel\Core\Picture\Halving;
+use Aumbrel\Core\Picture\Shape;
 use Aumbrel\Core\Stroke\Brush;
 use Aumbrel\Core\Stroke\Stroke;
 

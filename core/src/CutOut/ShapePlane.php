@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Geometry\Frame;
-use Aumbrel\Core\Plate\PlatePlane;
-use Aumbrel\Core\Render\Plane;
-use Aumbrel\Core\Render\Planes;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\Pixels;
+use Aumbrel\Core\Picture\Shape;
+use Aumbrel\Core\Seen\PlatePlane;
 use Closure;
 use LogicException;
 
@@ -33,6 +35,6 @@ final readonly class ShapePlane implements Plane
         $placement = $this->frame->placement ?? throw new LogicException('a shape of a picture lies on a plate');
         $seen = new PlatePlane($planes->shape($this->shape, $this->make), $placement, $this->frame->window);
 
-        return (new PlatePixels($seen->fill($planes), $seen->bits()))->alpha();
+        return (new Pixels($seen->fill($planes), $seen->bits()))->alpha();
     }
 }

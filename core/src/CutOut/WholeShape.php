@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Geometry\Frame;
-use Aumbrel\Core\Plate\Halving;
-use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Plate\Placement;
-use Aumbrel\Core\Render\Plane;
-use Aumbrel\Core\Render\Planes;
+use Aumbrel\Core\Geometry\Placement;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\Halving;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Picture\Pixels;
 
 /** All of a plate's cut-out at once, in the picture's own pixels or those of one of its halvings, before its edge is cleaned. */
 final readonly class WholeShape implements Plane
@@ -38,7 +39,7 @@ final readonly class WholeShape implements Plane
     /** @return list<float> */
     public function fill(Planes $planes): array
     {
-        $own = $this->picture->opaque() ? null : (new PlatePixels($this->size->pixels($this->picture), $this->picture->bits()))->alpha();
+        $own = $this->picture->opaque() ? null : (new Pixels($this->size->pixels($this->picture), $this->picture->bits()))->alpha();
 
         return $this->masks->shape($planes, Frame::plate($this->size->window(), Placement::asItIs()), $this->picture, $own, false);
     }

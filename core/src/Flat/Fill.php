@@ -6,15 +6,22 @@ namespace Aumbrel\Core\Flat;
 
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\Rgb;
-use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Parameter\Values;
-use Aumbrel\Core\Scene\Family;
-use Aumbrel\Core\Scene\StripKind;
+use Aumbrel\Core\Kind\Amount;
+use Aumbrel\Core\Kind\Everywhere;
+use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\Layer;
+use Aumbrel\Core\Kind\OneColour;
+use Aumbrel\Core\Kind\Plain;
+use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Value\FlatColourValue;
+use Aumbrel\Core\Value\Values;
 
 /** One colour as it is stored, over everything that its masks leave: for burning and for dark tints. */
 final readonly class Fill implements StripKind
 {
+    use Plain;
+
     public function __construct(public Rgb $colour)
     {
     }
@@ -41,17 +48,12 @@ final readonly class Fill implements StripKind
 
     public static function parameters(): array
     {
-        return [Parameter::flatColour('colour', 'Colour', 'light', '#20304a')];
+        return [FlatColourValue::named('colour', 'Colour', 'light', '#20304a')];
     }
 
     public static function from(Values $values): self
     {
-        return new self(Rgb::fromHex($values->choice('colour')));
-    }
-
-    public static function placed(Point $centre, float $span): array
-    {
-        return [];
+        return new self(Rgb::fromHex($values->text('colour')));
     }
 
     public function defaultMode(): BlendMode
@@ -59,8 +61,8 @@ final readonly class Fill implements StripKind
         return BlendMode::Multiply;
     }
 
-    public function outlines(): array
+    public function layers(Site $site): array
     {
-        return [];
+        return [new Layer($site->mode(), new Everywhere, OneColour::flat($this->colour), new Amount($site->amount()))];
     }
 }

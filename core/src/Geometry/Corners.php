@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Geometry;
 
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
 
 /** Where the upper left, upper right, lower right and lower left corner of a picture come to lie, in its own pixels. */
 final readonly class Corners
@@ -21,7 +20,7 @@ final readonly class Corners
         if (! is_array($raw) || ! array_is_list($raw) || count($raw) !== 4) {
             throw SceneError::expected($field, 'four corners [x, y]', $raw);
         }
-        $points = array_map(static fn (mixed $corner, int $at): Point => Parameter::readPoint($corner, "{$field}[{$at}]"), $raw, array_keys($raw));
+        $points = array_map(static fn (mixed $corner, int $at): Point => Point::read($corner, "{$field}[{$at}]"), $raw, array_keys($raw));
         $turns = [];
         for ($k = 0; $k < 4; $k++) {
             [$a, $b, $c] = [$points[$k], $points[($k + 1) % 4], $points[($k + 2) % 4]];

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Geometry;
 
-use Aumbrel\Core\Plate\Placement;
-
 /**
  * The pixels of a window, seen from the coordinates in which a shape is given: the scene's, or those of a plate's picture.
  *

@@ -101,6 +101,16 @@ final readonly class Homography
         return sqrt(abs($determinant / ($g * $x + $h * $y + $i) ** 3));
     }
 
+    /** @return array{float, float, float, float} how x' and y' change with x and y there: dx'/dx, dx'/dy, dy'/dx, dy'/dy */
+    public function jacobian(float $x, float $y): array
+    {
+        [$a, $b, $c, $d, $e, $f, $g, $h, $i] = $this->h;
+        $w = $g * $x + $h * $y + $i;
+        [$u, $v] = [($a * $x + $b * $y + $c) / $w, ($d * $x + $e * $y + $f) / $w];
+
+        return [($a - $u * $g) / $w, ($b - $u * $h) / $w, ($d - $v * $g) / $w, ($e - $v * $h) / $w];
+    }
+
     public function key(): string
     {
         return implode(' ', $this->h);

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Geometry;
 
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
 
 /** A straight line from one point to another, not the same. */
 final readonly class Line
@@ -22,7 +21,7 @@ final readonly class Line
         if (! is_array($raw) || ! array_is_list($raw) || count($raw) !== 2) {
             throw SceneError::expected($field, 'two points [[x, y], [x, y]]', $raw);
         }
-        $line = new self(Parameter::readPoint($raw[0], "{$field}[0]"), Parameter::readPoint($raw[1], "{$field}[1]"));
+        $line = new self(Point::read($raw[0], "{$field}[0]"), Point::read($raw[1], "{$field}[1]"));
         if ($line->from->distanceTo($line->to) < self::SHORTEST) {
             throw new SceneError($field, 'this line is too short: draw it over at least 1 px');
         }

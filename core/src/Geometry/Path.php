@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Geometry;
 
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
 
 /**
  * A closed line through points, straight or curved: a side is a cubic Bézier curve when one of the handles at its ends
@@ -14,9 +14,7 @@ use Aumbrel\Core\Scene\SceneError;
  */
 final readonly class Path
 {
-    private const MOST_NODES = 4000;
-
-    private const FAR = 1e6;
+    public const MOST_NODES = 4000;
 
     /** @param  list<Node>  $nodes */
     private function __construct(public array $nodes)
@@ -106,7 +104,7 @@ final readonly class Path
     {
         $x = is_array($raw) ? $raw[0] ?? null : null;
         $y = is_array($raw) ? $raw[1] ?? null : null;
-        if (! (is_int($x) || is_float($x)) || ! (is_int($y) || is_float($y)) || ! (abs($x) <= self::FAR && abs($y) <= self::FAR)) {
+        if (! (is_int($x) || is_float($x)) || ! (is_int($y) || is_float($y)) || ! (abs($x) <= Point::FAR && abs($y) <= Point::FAR)) {
             throw SceneError::expected($field, 'two numbers [x, y] in px', $raw);
         }
 

@@ -6,13 +6,20 @@ namespace Aumbrel\Core\Grade;
 
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Parameter\Values;
-use Aumbrel\Core\Scene\Family;
+use Aumbrel\Core\Kind\Amount;
+use Aumbrel\Core\Kind\Everywhere;
+use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\Layer;
+use Aumbrel\Core\Kind\Plain;
+use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Value\Values;
 
 /** The base exposure of everything below: under or over, drained, with lowered whites and raised blacks. */
-final readonly class Base implements Grade
+final readonly class Base implements StripKind
 {
+    use Plain;
+
     public function __construct(public BaseTone $tone)
     {
     }
@@ -48,7 +55,7 @@ final readonly class Base implements Grade
     }
 
     /** A night base: about two stops under, drained by 40 % (common practice, no source). */
-    public static function placed(Point $centre, float $span): array
+    public static function placed(Point $centre, float $span, ?string $plate = null): array
     {
         return ['exposure' => -2, 'drained' => 40];
     }
@@ -58,18 +65,8 @@ final readonly class Base implements Grade
         return BlendMode::Normal;
     }
 
-    public function outlines(): array
+    public function layers(Site $site): array
     {
-        return [];
-    }
-
-    public function writeGrade(KernelWriter $kernel, array $colour): void
-    {
-        $this->tone->write($kernel, $colour);
-    }
-
-    public function mayExceed(): bool
-    {
-        return $this->tone->mayExceed();
+        return [new Layer($site->mode(), new Everywhere, new Graded($this->tone), new Amount($site->amount()), recolours: true)];
     }
 }

@@ -7,15 +7,16 @@ namespace Aumbrel\Core\Grade;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Transfer;
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Parameter\Unit;
-use Aumbrel\Core\Parameter\Values;
+use Aumbrel\Core\Value\NumberValue;
+use Aumbrel\Core\Value\Parameter;
+use Aumbrel\Core\Value\Unit;
+use Aumbrel\Core\Value\Values;
 
 /**
  * The base exposure, in this order: tones up to the black input become black (`(v - b) / (1 - b)`, encoded), exposure in
  * stops on linear light, colour drained toward the luma of encoded values, white lowered to the white output (encoded).
  */
-final readonly class BaseTone
+final readonly class BaseTone implements Grade
 {
     private const LUMA = [0.2126, 0.7152, 0.0722];
 
@@ -32,10 +33,10 @@ final readonly class BaseTone
     public static function parameters(): array
     {
         return [
-            Parameter::number('exposure', 'Exposure', 'base', Unit::Stops, -6, 6, 0, 0.1),
-            Parameter::number('drained', 'Drained colour', 'base', Unit::Percent, 0, 100, 0),
-            Parameter::number('whiteOutput', 'White output', 'base', Unit::Percent, 0, 100, 100),
-            Parameter::number('blackInput', 'Black input', 'base', Unit::Percent, 0, 95, 0),
+            NumberValue::named('exposure', 'Exposure', 'base', Unit::Stops, -6, 6, 0, 0.1),
+            NumberValue::named('drained', 'Drained colour', 'base', Unit::Percent, 0, 100, 0),
+            NumberValue::named('whiteOutput', 'White output', 'base', Unit::Percent, 0, 100, 100),
+            NumberValue::named('blackInput', 'Black input', 'base', Unit::Percent, 0, 95, 0),
         ];
     }
 

@@ -5,17 +5,16 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Grade;
 
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Scene\StripKind;
 
-/** A kind of strip that changes the colours of everything below it. */
-interface Grade extends StripKind
+/** A change of colour, place by place. */
+interface Grade
 {
     /**
      * Writes what becomes of an encoded colour.
      *
      * @param  array{string, string, string}  $colour  variables, changed in place
      */
-    public function writeGrade(KernelWriter $kernel, array $colour): void;
+    public function write(KernelWriter $kernel, array $colour): void;
 
     /** Whether it can bring values above 1. */
     public function mayExceed(): bool;

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Kernel;
 
-use Aumbrel\Core\Render\Plane;
-
 /** A kernel's text, and what it is to be run with. */
 final readonly class KernelSource
 {

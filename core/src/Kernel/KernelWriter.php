@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Kernel;
 
-use Aumbrel\Core\Render\Plane;
-
 /**
  * Collects the text of one kernel: a function that works on one row of a window, in one or more loops over its columns.
  *

@@ -6,13 +6,14 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Raster\Gaussian;
 use Aumbrel\Core\Raster\Margin;
-use Aumbrel\Core\Render\Plane;
-use Aumbrel\Core\Render\Planes;
 
 /**
- * The shape of a softened light on a lattice of its own: coarse where the softness allows, anchored to the scene so that
+ * A softened field on a lattice of its own: coarse where the softness allows, anchored to the scene so that
  * every window reads the same values, without level and colour so that fading it costs nothing.
  */
 final readonly class SoftShape implements Plane
@@ -36,10 +37,10 @@ final readonly class SoftShape implements Plane
 
     private Window $points;
 
-    public function __construct(public Light $light, Window $window)
+    public function __construct(private Field $field, private float $softness, Window $window)
     {
-        $this->step = max($window->step(), $light->softness() / self::POINTS);
-        $this->margin = (int) ceil(Gaussian::REACH * $light->softness() / $this->step) + 1;
+        $this->step = max($window->step(), $softness / self::POINTS);
+        $this->margin = (int) ceil(Gaussian::REACH * $softness / $this->step) + 1;
         $this->points = $window->lattice($this->step);
         $this->left = $this->points->xOf(0);
         $this->top = $this->points->yOf(0);
@@ -49,7 +50,7 @@ final readonly class SoftShape implements Plane
 
     public function key(): string
     {
-        return "{$this->light->shapeKey()} on {$this->left} {$this->top} {$this->columns} {$this->rows} {$this->step}";
+        return "{$this->field->identity()} softened by {$this->softness} on {$this->left} {$this->top} {$this->columns} {$this->rows} {$this->step}";
     }
 
     /**
@@ -102,7 +103,7 @@ final readonly class SoftShape implements Plane
     public function fill(Planes $planes): array
     {
         $padded = $this->points->padded($this->margin);
-        $soft = Gaussian::blur($planes->sample($this->light->writeShape(...), $padded), $padded->columns, $padded->rows, $this->light->softness() / $this->step);
+        $soft = Gaussian::blur($planes->sample(fn (KernelWriter $kernel): string => $this->field->write($kernel, $padded), $padded), $padded->columns, $padded->rows, $this->softness / $this->step);
 
         return Margin::cut($soft, $padded->columns, $padded->rows, $this->margin);
     }

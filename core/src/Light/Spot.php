@@ -7,21 +7,36 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\LightColour;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Parameter\Unit;
-use Aumbrel\Core\Parameter\Values;
-use Aumbrel\Core\Scene\Family;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Kind\Directed;
+use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\Field;
+use Aumbrel\Core\Kind\Layer;
+use Aumbrel\Core\Kind\Level;
+use Aumbrel\Core\Kind\OneColour;
+use Aumbrel\Core\Kind\Plain;
+use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Value\ChoiceValue;
+use Aumbrel\Core\Value\LightColourValue;
+use Aumbrel\Core\Value\NumberValue;
+use Aumbrel\Core\Value\PointValue;
+use Aumbrel\Core\Value\Unit;
+use Aumbrel\Core\Value\Values;
 
 /**
  * A spot across the picture: a cone seen from the side, from its origin toward its target.
  *
  * Shape = angular law of the angle at the origin x reach law of the distance from it.
  */
-final readonly class Spot implements Directed, Light
+final readonly class Spot implements Directed, Extent, Field, StripKind
 {
+    use Plain;
+
     private const SHORTEST = 1e-3;
 
     public AngularLaw $law;
@@ -68,31 +83,31 @@ final readonly class Spot implements Directed, Light
     public static function parameters(): array
     {
         return [
-            Parameter::lightColour('colour', 'Colour', 'light', LightColour::kelvin(3200)),
-            Parameter::point('origin', 'Origin', 'reach'),
-            Parameter::point('target', 'Target', 'reach'),
-            Parameter::number('beam', 'Beam angle', 'reach', Unit::Degrees, 0.5, 170, 26, 0.5),
-            Parameter::number('field', 'Field angle', 'reach', Unit::Degrees, 0.55, 340, 44, 0.5),
-            Parameter::choice('reachLaw', 'Reach law', 'reach', array_column(ReachLaw::cases(), 'value'), ReachLaw::Linear->value),
-            Parameter::optionalNumber('reach', 'Reach', 'reach', Unit::Pixels, 1, 100000, 'to the target')
+            LightColourValue::named('colour', 'Colour', 'light', LightColour::kelvin(3200)),
+            PointValue::named('origin', 'Origin', 'reach'),
+            PointValue::named('target', 'Target', 'reach'),
+            NumberValue::named('beam', 'Beam angle', 'reach', Unit::Degrees, 0.5, 170, 26, 0.5),
+            NumberValue::named('field', 'Field angle', 'reach', Unit::Degrees, 0.55, 340, 44, 0.5),
+            ChoiceValue::named('reachLaw', 'Reach law', 'reach', array_column(ReachLaw::cases(), 'value'), ReachLaw::Linear->value),
+            NumberValue::optional('reach', 'Reach', 'reach', Unit::Pixels, 1, 100000, 'to the target')
                 ->shownWhen('reachLaw', [ReachLaw::Linear->value, ReachLaw::InverseSquare->value]),
-            Parameter::optionalNumber('size', 'Lamp size', 'reach', Unit::Pixels, 0, 100000, 'a third of the way')
+            NumberValue::optional('size', 'Lamp size', 'reach', Unit::Pixels, 0, 100000, 'a third of the way')
                 ->shownWhen('reachLaw', [ReachLaw::InverseSquare->value]),
-            Parameter::number('elevation', 'Elevation', 'reach', Unit::Degrees, -90, 90, 0),
-            Parameter::number('softness', 'Softness', 'reach', Unit::Pixels, 0, 2000, 0),
+            NumberValue::named('elevation', 'Elevation', 'reach', Unit::Degrees, -90, 90, 0),
+            NumberValue::named('softness', 'Softness', 'reach', Unit::Pixels, 0, 2000, 0),
         ];
     }
 
     public static function from(Values $values): self
     {
         return new self(
-            $values->point('origin'), $values->point('target'), $values->number('beam'), $values->number('field'),
-            ReachLaw::from($values->choice('reachLaw')), $values->optionalNumber('reach'), $values->optionalNumber('size'),
-            $values->number('softness'), $values->lightColour('colour'), $values->number('elevation'),
+            $values->object('origin', Point::class), $values->object('target', Point::class), $values->number('beam'), $values->number('field'),
+            ReachLaw::from($values->text('reachLaw')), $values->optionalNumber('reach'), $values->optionalNumber('size'),
+            $values->number('softness'), $values->object('colour', LightColour::class), $values->number('elevation'),
         );
     }
 
-    public static function placed(Point $centre, float $span): array
+    public static function placed(Point $centre, float $span, ?string $plate = null): array
     {
         return [
             'origin' => [round($centre->x + $span * 0.12), round($centre->y - $span * 0.38)],
@@ -104,6 +119,29 @@ final readonly class Spot implements Directed, Light
     public function defaultMode(): BlendMode
     {
         return BlendMode::Airlight;
+    }
+
+    public function check(BlendMode $mode): void
+    {
+        if (is_infinite($this->largest()) && ! $mode->isLinear()) {
+            throw new SceneError('size', "an inverse-square light without a size has no largest value, by which {$mode->value} divides: it needs a size above 0 px, or illuminate or airlight");
+        }
+    }
+
+    public function layers(Site $site): array
+    {
+        $colour = $this->colour->linear($site->white());
+        if ($colour->largest() <= 0) {
+            return [];
+        }
+        $field = $this->softness > 0 ? new Softened($this, $this->softness) : $this;
+
+        return [new Layer($site->mode(), $field, OneColour::ofLight($colour), new Level($site->level()))];
+    }
+
+    public function lights(): ?string
+    {
+        return null;
     }
 
     public function aim(): Point
@@ -140,11 +178,6 @@ final readonly class Spot implements Directed, Light
         return $this->colour;
     }
 
-    public function softness(): float
-    {
-        return $this->softness;
-    }
-
     /** Distance from origin to target, scene pixels. */
     public function throwLength(): float
     {
@@ -162,6 +195,7 @@ final readonly class Spot implements Directed, Light
         return $this->size ?? $this->throwLength() / 3;
     }
 
+    /** Infinite where an inverse-square light has no size, which only linear modes take. */
     public function largest(): float
     {
         return match (true) {
@@ -190,7 +224,7 @@ final readonly class Spot implements Directed, Light
         };
     }
 
-    public function writeShape(KernelWriter $kernel): string
+    public function write(KernelWriter $kernel, Window $window): string
     {
         [$ax, $ay] = $this->axis();
         $end = AngularLaw::turnOf($this->law->end());
@@ -273,10 +307,20 @@ final readonly class Spot implements Directed, Light
         return $from > $to ? null : [$this->origin->x + $from, $this->origin->x + $to];
     }
 
-    public function shapeKey(): string
+    public function extent(): self
+    {
+        return $this;
+    }
+
+    public function readsBelow(): bool
+    {
+        return false;
+    }
+
+    public function identity(): string
     {
         return 'spot '.implode(' ', [...$this->origin->toArray(), ...$this->target->toArray(), $this->law->beam, $this->law->field,
-            $this->reachLaw->value, $this->reach ?? '-', $this->size ?? '-', $this->softness]);
+            $this->reachLaw->value, $this->reach ?? '-', $this->size ?? '-']);
     }
 
     public function outlines(): array

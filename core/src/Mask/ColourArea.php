@@ -6,17 +6,21 @@ namespace Aumbrel\Core\Mask;
 
 use Aumbrel\Core\CutOut\ColourRegion;
 use Aumbrel\Core\CutOut\Colours;
-use Aumbrel\Core\CutOut\Shape;
 use Aumbrel\Core\CutOut\ShapePlane;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Parameter\Unit;
-use Aumbrel\Core\Parameter\Values;
-use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Render\Plane;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kind\Ground;
+use Aumbrel\Core\Kind\PlateMask;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Picture\Shape;
+use Aumbrel\Core\Value\ChoiceValue;
+use Aumbrel\Core\Value\NumberValue;
+use Aumbrel\Core\Value\PointValue;
+use Aumbrel\Core\Value\Unit;
+use Aumbrel\Core\Value\Values;
 use LogicException;
 
 /** What has the colour of a place that was picked: what hangs together with it, or everywhere. */
@@ -46,16 +50,16 @@ final readonly class ColourArea implements PlateMask
     public static function parameters(): array
     {
         return [
-            Parameter::point('at', 'Picked at', 'falloff'),
-            Parameter::number('tolerance', 'Tolerance', 'falloff', Unit::Percent, 0.5, 100, 12, 0.5),
-            Parameter::choice('reach', 'Takes what is', 'falloff', self::REACHES, self::REACHES[0]),
-            Parameter::number('patch', 'Patch', 'falloff', Unit::Pixels, 1, 101, 7, 2),
+            PointValue::named('at', 'Picked at', 'falloff'),
+            NumberValue::named('tolerance', 'Tolerance', 'falloff', Unit::Percent, 0.5, 100, 12, 0.5),
+            ChoiceValue::named('reach', 'Takes what is', 'falloff', self::REACHES, self::REACHES[0]),
+            NumberValue::named('patch', 'Patch', 'falloff', Unit::Pixels, 1, 101, 7, 2),
         ];
     }
 
     public static function from(Values $values): self
     {
-        return new self($values->point('at'), $values->number('tolerance') / 100, $values->choice('reach') === 'everywhere', $values->number('patch'));
+        return new self($values->object('at', Point::class), $values->number('tolerance') / 100, $values->text('reach') === 'everywhere', $values->number('patch'));
     }
 
     public static function placed(Point $centre, float $span): array

@@ -7,8 +7,13 @@ namespace Aumbrel\Core\Mask;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Parameter\Values;
+use Aumbrel\Core\Kind\Ground;
+use Aumbrel\Core\Kind\MaskKind;
+use Aumbrel\Core\Ramp\Stops;
+use Aumbrel\Core\Value\MaskStopsValue;
+use Aumbrel\Core\Value\PointValue;
+use Aumbrel\Core\Value\ToggleValue;
+use Aumbrel\Core\Value\Values;
 
 /** A gradient along the line from one point to another, the same all the way across. */
 final readonly class LinearMask implements MaskKind
@@ -38,16 +43,16 @@ final readonly class LinearMask implements MaskKind
     public static function parameters(): array
     {
         return [
-            Parameter::point('from', 'From', 'falloff'),
-            Parameter::point('to', 'To', 'falloff'),
-            Parameter::maskStops('stops', 'Stops', 'falloff', Stops::of([0, 1], [1, 0])),
-            Parameter::toggle('smooth', 'Smooth', 'falloff'),
+            PointValue::named('from', 'From', 'falloff'),
+            PointValue::named('to', 'To', 'falloff'),
+            MaskStopsValue::named('stops', 'Stops', 'falloff', Stops::of([0, 1], [1, 0])),
+            ToggleValue::named('smooth', 'Smooth', 'falloff'),
         ];
     }
 
     public static function from(Values $values): self
     {
-        return new self($values->point('from'), $values->point('to'), $values->stops('stops'), $values->toggle('smooth'));
+        return new self($values->object('from', Point::class), $values->object('to', Point::class), $values->object('stops', Stops::class), $values->toggle('smooth'));
     }
 
     public static function placed(Point $centre, float $span): array

@@ -9,11 +9,14 @@ use Aumbrel\Core\Geometry\Path;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Parameter\Unit;
-use Aumbrel\Core\Parameter\Values;
-use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Render\Plane;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kind\Ground;
+use Aumbrel\Core\Kind\PlateMask;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Value\NumberValue;
+use Aumbrel\Core\Value\PathValue;
+use Aumbrel\Core\Value\Unit;
+use Aumbrel\Core\Value\Values;
 
 /** A closed line of straight and curved sides; inside is 1. */
 final readonly class OutlineMask implements PlateMask
@@ -40,15 +43,15 @@ final readonly class OutlineMask implements PlateMask
     public static function parameters(): array
     {
         return [
-            Parameter::path('path', 'Outline', 'falloff'),
-            Parameter::number('feather', 'Feather', 'falloff', Unit::Pixels, 0, 500, 0, 0.5),
-            Parameter::number('grow', 'Grow or shrink', 'falloff', Unit::Pixels, -500, 500, 0, 0.5),
+            PathValue::named('path', 'Outline', 'falloff'),
+            NumberValue::named('feather', 'Feather', 'falloff', Unit::Pixels, 0, 500, 0, 0.5),
+            NumberValue::named('grow', 'Grow or shrink', 'falloff', Unit::Pixels, -500, 500, 0, 0.5),
         ];
     }
 
     public static function from(Values $values): self
     {
-        return new self($values->path('path'), $values->number('feather'), $values->number('grow'));
+        return new self($values->object('path', Path::class), $values->number('feather'), $values->number('grow'));
     }
 
     public static function placed(Point $centre, float $span): array

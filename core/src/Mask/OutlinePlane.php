@@ -6,11 +6,11 @@ namespace Aumbrel\Core\Mask;
 
 use Aumbrel\Core\CutOut\Edge;
 use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Raster\Gaussian;
 use Aumbrel\Core\Raster\Margin;
 use Aumbrel\Core\Raster\Polygon;
-use Aumbrel\Core\Render\Plane;
-use Aumbrel\Core\Render\Planes;
 
 /** An outline's coverage of the pixels of a window, grown or shrunk, and feathered. */
 final readonly class OutlinePlane implements Plane

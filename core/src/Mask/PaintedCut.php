@@ -6,18 +6,20 @@ namespace Aumbrel\Core\Mask;
 
 use Aumbrel\Core\CutOut\Colours;
 use Aumbrel\Core\CutOut\Segmentation;
-use Aumbrel\Core\CutOut\Shape;
 use Aumbrel\Core\CutOut\ShapePlane;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Parameter\Values;
-use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Render\Plane;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kind\Ground;
+use Aumbrel\Core\Kind\PlateMask;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Picture\Shape;
 use Aumbrel\Core\Stroke\Stroke;
 use Aumbrel\Core\Stroke\Strokes;
+use Aumbrel\Core\Value\StrokesValue;
+use Aumbrel\Core\Value\Values;
 use LogicException;
 
 /** A subject found from rough strokes on it (those that reveal) and on its background (those that hide). */
@@ -44,12 +46,12 @@ final readonly class PaintedCut implements PlateMask
 
     public static function parameters(): array
     {
-        return [Parameter::strokes('strokes', 'Strokes', 'falloff')];
+        return [StrokesValue::named('strokes', 'Strokes', 'falloff')];
     }
 
     public static function from(Values $values): self
     {
-        return new self($values->strokes('strokes'));
+        return new self($values->object('strokes', Strokes::class));
     }
 
     public static function placed(Point $centre, float $span): array

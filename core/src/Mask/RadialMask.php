@@ -7,9 +7,15 @@ namespace Aumbrel\Core\Mask;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Parameter\Unit;
-use Aumbrel\Core\Parameter\Values;
+use Aumbrel\Core\Kind\Ground;
+use Aumbrel\Core\Kind\MaskKind;
+use Aumbrel\Core\Ramp\Stops;
+use Aumbrel\Core\Value\MaskStopsValue;
+use Aumbrel\Core\Value\NumberValue;
+use Aumbrel\Core\Value\PointValue;
+use Aumbrel\Core\Value\ToggleValue;
+use Aumbrel\Core\Value\Unit;
+use Aumbrel\Core\Value\Values;
 
 /** A gradient outward from an inner ellipse (t = 0) to an outer one (t = 1). */
 final readonly class RadialMask implements MaskKind
@@ -43,21 +49,21 @@ final readonly class RadialMask implements MaskKind
     public static function parameters(): array
     {
         return [
-            Parameter::point('centre', 'Centre', 'falloff'),
-            Parameter::number('radius', 'Radius', 'falloff', Unit::Pixels, 1, 100000, 200),
-            Parameter::number('secondRadius', 'Second radius', 'falloff', Unit::Pixels, 1, 100000, 200),
-            Parameter::number('turn', 'Turn', 'falloff', Unit::Degrees, -360, 360, 0),
-            Parameter::number('inner', 'Inner radius', 'falloff', Unit::Pixels, 0, 100000, 0),
-            Parameter::maskStops('stops', 'Stops', 'falloff', Stops::of([0, 1], [1, 0])),
-            Parameter::toggle('smooth', 'Smooth', 'falloff'),
+            PointValue::named('centre', 'Centre', 'falloff'),
+            NumberValue::named('radius', 'Radius', 'falloff', Unit::Pixels, 1, 100000, 200),
+            NumberValue::named('secondRadius', 'Second radius', 'falloff', Unit::Pixels, 1, 100000, 200),
+            NumberValue::named('turn', 'Turn', 'falloff', Unit::Degrees, -360, 360, 0),
+            NumberValue::named('inner', 'Inner radius', 'falloff', Unit::Pixels, 0, 100000, 0),
+            MaskStopsValue::named('stops', 'Stops', 'falloff', Stops::of([0, 1], [1, 0])),
+            ToggleValue::named('smooth', 'Smooth', 'falloff'),
         ];
     }
 
     public static function from(Values $values): self
     {
         return new self(
-            $values->point('centre'), $values->number('radius'), $values->number('secondRadius'), $values->number('turn'),
-            $values->number('inner'), $values->stops('stops'), $values->toggle('smooth'),
+            $values->object('centre', Point::class), $values->number('radius'), $values->number('secondRadius'), $values->number('turn'),
+            $values->number('inner'), $values->object('stops', Stops::class), $values->toggle('smooth'),
         );
     }
 

@@ -8,11 +8,14 @@ use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Parameter\Values;
-use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Render\Plane;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kind\Ground;
+use Aumbrel\Core\Kind\PlateMask;
+use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Stroke\Strokes;
+use Aumbrel\Core\Value\ChoiceValue;
+use Aumbrel\Core\Value\StrokesValue;
+use Aumbrel\Core\Value\Values;
 
 /** Painted strokes that reveal and hide, on a ground that is hidden or shown. */
 final readonly class StrokesMask implements PlateMask
@@ -41,14 +44,14 @@ final readonly class StrokesMask implements PlateMask
     public static function parameters(): array
     {
         return [
-            Parameter::choice('start', 'Starts', 'falloff', self::STARTS, self::STARTS[0]),
-            Parameter::strokes('strokes', 'Strokes', 'falloff'),
+            ChoiceValue::named('start', 'Starts', 'falloff', self::STARTS, self::STARTS[0]),
+            StrokesValue::named('strokes', 'Strokes', 'falloff'),
         ];
     }
 
     public static function from(Values $values): self
     {
-        return new self($values->strokes('strokes'), $values->choice('start') === 'shown');
+        return new self($values->object('strokes', Strokes::class), $values->text('start') === 'shown');
     }
 
     public static function placed(Point $centre, float $span): array

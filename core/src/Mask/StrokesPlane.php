@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Mask;
 
 use Aumbrel\Core\Geometry\Frame;
-use Aumbrel\Core\Render\Plane;
-use Aumbrel\Core\Render\Planes;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Stroke\Brush;
 use Aumbrel\Core\Stroke\Stroke;
 

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Plate;
 
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Line;
+use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Scene\SceneError;
 use Aumbrel\Core\Scene\Strip;
 
 /** Lays one plate's horizon on another's: turned until both run alike, then moved up or down. */
@@ -25,8 +26,8 @@ final class Horizon
         }
         $own = $strip->kind->horizon ?? throw new SceneError('horizon', "draw the horizon of {$strip->name} first");
         $wanted = $ground->kind->horizon ?? throw new SceneError('horizon', "draw the horizon of {$ground->name} first");
-        $placement = $strip->kind->placement(...$sizes[$strip->kind->picture] ?? [1, 1]);
-        [$a, $b] = self::inScene($wanted, $ground->kind->placement(...$sizes[$ground->kind->picture] ?? [1, 1]));
+        $placement = $strip->kind->placement(...$sizes[$strip->kind->picture()] ?? [1, 1]);
+        [$a, $b] = self::inScene($wanted, $ground->kind->placement(...$sizes[$ground->kind->picture()] ?? [1, 1]));
         [$p, $q] = self::inScene($own, $placement);
         $turn = self::angle($a, $b) - self::angle($p, $q);
         // a line has no direction: never turn a plate upside down

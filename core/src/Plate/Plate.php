@@ -6,30 +6,52 @@ namespace Aumbrel\Core\Plate;
 
 use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Bearing\FoundBearing;
+use Aumbrel\Core\Bearing\Method;
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\CutOut\CutMasks;
+use Aumbrel\Core\CutOut\CutPlane;
 use Aumbrel\Core\CutOut\Edge;
+use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Geometry\Corners;
 use Aumbrel\Core\Geometry\Line;
+use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Grade\BaseTone;
-use Aumbrel\Core\Parameter\Parameter;
-use Aumbrel\Core\Parameter\Unit;
-use Aumbrel\Core\Parameter\Values;
-use Aumbrel\Core\Scene\Family;
-use Aumbrel\Core\Scene\StripKind;
+use Aumbrel\Core\Kind\Amount;
+use Aumbrel\Core\Kind\Everywhere;
+use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\Layer;
+use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Kind\Plain;
+use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Seen\PlatePlane;
+use Aumbrel\Core\Seen\SeenPlate;
+use Aumbrel\Core\Value\BearingValue;
+use Aumbrel\Core\Value\CornersValue;
+use Aumbrel\Core\Value\LineValue;
+use Aumbrel\Core\Value\NumberValue;
+use Aumbrel\Core\Value\PictureValue;
+use Aumbrel\Core\Value\PointValue;
+use Aumbrel\Core\Value\ToggleValue;
+use Aumbrel\Core\Value\Unit;
+use Aumbrel\Core\Value\Values;
 
 /** A picture placed in the scene. */
-final readonly class Plate implements StripKind
+final readonly class Plate implements Pictured
 {
+    use Plain;
+
     /** @param  array<string, mixed>  $own  all its values, as they stand in JSON */
     private function __construct(
-        public string $picture,
+        private string $picture,
         private Placement $placement,
         private ?Corners $fit,
         public BaseTone $tone,
         public Edge $edge,
         public ?Line $horizon,
-        public ?FoundBearing $bearing,
+        private ?FoundBearing $bearing,
         private array $own,
     ) {
     }
@@ -57,28 +79,37 @@ final readonly class Plate implements StripKind
     public static function parameters(): array
     {
         return [
-            Parameter::picture('picture', 'Picture', 'plate'),
-            Parameter::point('place', 'Place', 'placing', new Point(0, 0)),
-            Parameter::number('scale', 'Scale', 'placing', Unit::Factor, 0.005, 64, 1, 0.005),
-            Parameter::number('turn', 'Turn', 'placing', Unit::Degrees, -360, 360, 0),
-            Parameter::toggle('mirrored', 'Mirrored', 'placing'),
-            Parameter::point('pivot', 'Pivot', 'placing', new Point(0, 0)),
-            Parameter::optionalCorners('fit', 'Perspective', 'placing', 'straight on'),
-            Parameter::optionalLine('horizon', 'Horizon', 'placing', 'not drawn'),
+            PictureValue::named('picture', 'Picture', 'plate'),
+            PointValue::named('place', 'Place', 'placing', new Point(0, 0)),
+            NumberValue::named('scale', 'Scale', 'placing', Unit::Factor, 0.005, 64, 1, 0.005),
+            NumberValue::named('turn', 'Turn', 'placing', Unit::Degrees, -360, 360, 0),
+            ToggleValue::named('mirrored', 'Mirrored', 'placing'),
+            PointValue::named('pivot', 'Pivot', 'placing', new Point(0, 0)),
+            CornersValue::optional('fit', 'Perspective', 'placing', 'straight on'),
+            LineValue::optional('horizon', 'Horizon', 'placing', 'not drawn'),
             ...BaseTone::parameters(),
             ...Edge::parameters(),
-            Parameter::optionalBearing('bearing', 'Bearing', 'direction', 'not known'),
+            BearingValue::optional('bearing', 'Bearing', 'direction', 'not known'),
         ];
     }
 
     public static function from(Values $values): self
     {
-        return new self($values->choice('picture'), new Placement(
-            $values->point('place'), $values->point('pivot'), $values->number('scale'), $values->number('turn'), $values->toggle('mirrored'),
-        ), $values->corners('fit'), BaseTone::from($values), Edge::from($values), $values->line('horizon'), $values->bearing('bearing'), $values->toArray());
+        return new self($values->text('picture'), new Placement(
+            $values->object('place', Point::class), $values->object('pivot', Point::class), $values->number('scale'), $values->number('turn'), $values->toggle('mirrored'),
+        ), $values->optional('fit', Corners::class), BaseTone::from($values), Edge::from($values), $values->optional('horizon', Line::class), $values->optional('bearing', FoundBearing::class), $values->toArray());
     }
 
-    /** How a picture of a size lies in the scene. */
+    public function picture(): string
+    {
+        return $this->picture;
+    }
+
+    public function found(): ?FoundBearing
+    {
+        return $this->bearing;
+    }
+
     public function placement(int $width, int $height): Placement
     {
         $at = $this->placement;
@@ -86,7 +117,6 @@ final readonly class Plate implements StripKind
         return $this->fit === null ? $at : new Placement($at->place, $at->pivot, $at->scale, $at->turn, $at->mirrored, $this->fit->fit($width, $height));
     }
 
-    /** Where its light comes from as the scene sees it: mirrored and turned with the plate; null when it is not known. */
     public function bearing(): ?Bearing
     {
         $own = $this->bearing?->bearing;
@@ -94,14 +124,17 @@ final readonly class Plate implements StripKind
         return $own === null ? null : ($this->placement->mirrored ? $own->mirrored() : $own)->turned($this->placement->turn);
     }
 
-    /**
-     * Its bearing with other values.
-     *
-     * @param  array<string, mixed>  $values
-     */
     public function bearingWith(array $values): ?Bearing
     {
         return self::from(Values::read(self::parameters(), [...$this->own, ...$values], 'values'))->bearing();
+    }
+
+    public function litFrom(Bearing $seen): array
+    {
+        $own = $seen->turned(-$this->placement->turn);
+        $own = $this->placement->mirrored ? $own->mirrored() : $own;
+
+        return ['bearing' => ['by' => Method::Sphere->value, 'azimuth' => round($own->azimuth, 1), 'elevation' => round($own->elevation, 1)]];
     }
 
     /**
@@ -114,7 +147,7 @@ final readonly class Plate implements StripKind
         return ['mirrored' => ! $this->placement->mirrored, 'turn' => $this->placement->turn == 0.0 ? 0.0 : -$this->placement->turn];
     }
 
-    public static function placed(Point $centre, float $span): array
+    public static function placed(Point $centre, float $span, ?string $plate = null): array
     {
         return ['place' => $centre->toArray()];
     }
@@ -124,8 +157,25 @@ final readonly class Plate implements StripKind
         return BlendMode::Normal;
     }
 
-    public function outlines(): array
+    public function layers(Site $site): array
     {
-        return [];
+        $seen = $site->seen($site->id());
+
+        return $seen === null ? [] : [new Layer($site->mode(), $seen->opaque() ? new Everywhere : new PlateAlpha($seen), new PlateTint($seen, $this->tone), new Amount($site->amount()))];
+    }
+
+    public function seen(PictureSource $picture, array $masks, Window $window): SeenPlate
+    {
+        $placement = $this->placement($picture->width(), $picture->height());
+
+        return $masks === [] && ($this->edge->isNone() || ($picture->opaque() && $this->edge->soften <= 0))
+            ? new PlatePlane($picture, $placement, $window)
+            : new CutPlane($picture, $placement, $window, $masks, $this->edge);
+    }
+
+    public function outline(PictureSource $picture, array $masks): ?PlateOutline
+    {
+        return $masks === [] && $picture->opaque() ? null
+            : new PlateOutline($picture, $this->placement($picture->width(), $picture->height()), new CutMasks($masks), $this->edge);
     }
 }

@@ -9,13 +9,17 @@ use Aumbrel\Core\Bearing\LitBody;
 use Aumbrel\Core\Bearing\OutlineEstimate;
 use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\CutOut\CutMask;
 use Aumbrel\Core\CutOut\CutMasks;
 use Aumbrel\Core\CutOut\CutPlane;
 use Aumbrel\Core\CutOut\Edge;
 use Aumbrel\Core\CutOut\Pieces;
 use Aumbrel\Core\CutOut\WholeShape;
-use Aumbrel\Core\Render\Planes;
-use Aumbrel\Core\Scene\MaskEntry;
+use Aumbrel\Core\Geometry\Placement;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\Halving;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Seen\PlatePlane;
 
 /** What can be read off one plate as a whole, cut out as it is: its light, its mean colour, the pieces of its cut-out. */
 final readonly class PlateStudy
@@ -23,7 +27,7 @@ final readonly class PlateStudy
     /** Pixels that are enough for a mean colour. */
     private const MOST_FOR_MEAN = 60_000;
 
-    /** @param  list<MaskEntry>  $masks  those on the plate */
+    /** @param  list<CutMask>  $masks  those on the plate */
     public function __construct(private Planes $planes, private PictureSource $picture, private array $masks = [], private Edge $edge = new Edge)
     {
     }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Reading;
 
+use Aumbrel\Core\Bearing\Bearing;
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Light\Directed;
-use Aumbrel\Core\Light\Light;
-use Aumbrel\Core\Plate\Plate;
+use Aumbrel\Core\Kind\Directed;
+use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
-use Closure;
 
 /** Where the light of every plate and of every light comes from, and who disagrees with whom. */
 final readonly class Compass
@@ -21,21 +21,21 @@ final readonly class Compass
     /** @var list<Disagreement> every pair that is compared, whether it is said or not */
     public array $pairs;
 
-    /** @param  Closure(string): (array{int, int}|null)  $sizes  a picture's width and height by its name */
-    public function __construct(Scene $scene, private Closure $sizes)
+    public function __construct(Scene $scene, private Pictures $pictures)
     {
         $plates = $lights = [];
         $all = array_values(array_filter($scene->everyStrip(), static fn (Strip $strip): bool => ! $strip->muted));
         foreach ($all as $strip) {
-            $bearing = $strip->kind instanceof Plate ? $strip->kind->bearing() : null;
-            if ($strip->kind instanceof Plate && $bearing !== null && $strip->kind->bearing !== null) {
-                $found = $strip->kind->bearing;
+            $bearing = $strip->kind instanceof Pictured ? $strip->kind->bearing() : null;
+            $found = $strip->kind instanceof Pictured ? $strip->kind->found() : null;
+            if ($strip->kind instanceof Pictured && $bearing !== null && $found !== null) {
                 $plates[$strip->id] = new Sight($strip->id, $strip->name, false, $bearing, $found->spread, $found->confidence, $this->middle($strip->kind), by: $found->method->value);
             }
         }
         foreach ($all as $strip) {
-            if ($strip->kind instanceof Light && $strip->kind instanceof Directed) {
-                $lights[] = $this->light($scene, $strip, $strip->kind, $strip->kind, $all, $plates);
+            $sight = $strip->kind instanceof Directed ? $this->light($scene, $strip, $strip->kind, $all, $plates) : null;
+            if ($sight !== null) {
+                $lights[] = $sight;
             }
         }
         $this->sights = [...array_values($plates), ...$lights];
@@ -43,18 +43,54 @@ final readonly class Compass
     }
 
     /**
-     * A light is seen from the plate that it is confined to, or from the foremost one that it aims at; when there is none,
-     * from where it aims.
+     * The values that make a light come from elsewhere, or say that a plate is lit from there.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws SceneError when it is neither, or a light without a place to be seen from
+     */
+    public function turning(Scene $scene, string $id, Bearing $bearing): array
+    {
+        $strip = $scene->find($id) ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+        if ($strip->kind instanceof Pictured) {
+            return $strip->kind->litFrom($bearing);
+        }
+        $from = $this->sight($id)->seenFrom ?? ($strip->kind instanceof Directed ? $strip->kind->aim() : null);
+        if (! $strip->kind instanceof Directed || $from === null) {
+            throw new SceneError('turn', "{$strip->name} comes from nowhere that could be turned");
+        }
+
+        return $strip->kind->turnedTo($bearing, $from);
+    }
+
+    public function sight(string $strip): ?Sight
+    {
+        foreach ($this->sights as $sight) {
+            if ($sight->strip === $strip) {
+                return $sight;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * A light is seen from the plate that it lights: the one that it names, that it is confined to, or the foremost one that
+     * it aims at; when there is none, from where it aims.
      *
      * @param  list<Strip>  $all
      * @param  array<string, Sight>  $known
      */
-    private function light(Scene $scene, Strip $strip, Light $light, Directed $directed, array $all, array $known): Sight
+    private function light(Scene $scene, Strip $strip, Directed $light, array $all, array $known): ?Sight
     {
-        $plate = $strip->confinedTo !== null ? $scene->find($strip->confinedTo) : $this->aimedAt($directed->aim(), $all, $known);
-        $place = $plate !== null && $plate->kind instanceof Plate && $this->isSubject($plate, $all) ? $this->middle($plate->kind) : $directed->aim();
+        $aim = $light->aim();
+        $named = $light->lights() ?? $strip->confinedTo;
+        $plate = $named !== null ? $scene->find($named) : ($aim === null ? null : $this->aimedAt($aim, $all, $known));
+        $isSeenFromPlate = $plate !== null && $plate->kind instanceof Pictured && ($aim === null || $this->isSubject($plate, $all));
+        $place = $isSeenFromPlate ? $this->middle($plate->kind) : $aim;
 
-        return new Sight($strip->id, $strip->name, true, $directed->bearingFrom($place), 0, 1, $place, $plate?->id, $light->colour()->linear($scene->white)->encoded()->toHex());
+        return $place === null ? null
+            : new Sight($strip->id, $strip->name, true, $light->bearingFrom($place), 0, 1, $place, $plate?->id, $light->colour()->linear($scene->white)->encoded()->toHex());
     }
 
     /**
@@ -65,10 +101,10 @@ final readonly class Compass
     {
         $found = null;
         foreach ($all as $strip) {
-            if (! $strip->kind instanceof Plate || ! isset($known[$strip->id])) {
+            if (! $strip->kind instanceof Pictured || ! isset($known[$strip->id])) {
                 continue;
             }
-            $size = ($this->sizes)($strip->kind->picture);
+            $size = $this->pictures->size($strip->kind->picture());
             if ($size === null) {
                 continue;
             }
@@ -89,7 +125,7 @@ final readonly class Compass
     private function isSubject(Strip $plate, array $all): bool
     {
         foreach ($all as $strip) {
-            if ($strip->kind instanceof Plate) {
+            if ($strip->kind instanceof Pictured) {
                 return $strip->id !== $plate->id;
             }
         }
@@ -97,9 +133,9 @@ final readonly class Compass
         return false;
     }
 
-    private function middle(Plate $plate): Point
+    private function middle(Pictured $plate): Point
     {
-        $size = ($this->sizes)($plate->picture) ?? [0, 0];
+        $size = $this->pictures->size($plate->picture()) ?? [0, 0];
 
         return $plate->placement(...$size)->toScene(new Point($size[0] / 2, $size[1] / 2));
     }

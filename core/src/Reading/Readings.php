@@ -4,26 +4,24 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Reading;
 
-use Aumbrel\Core\Light\Directed;
-use Aumbrel\Core\Plate\Plate;
+use Aumbrel\Core\Kind\Directed;
+use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Scene\Scene;
-use Closure;
 
 /** What the tool notices in a scene. */
 final readonly class Readings
 {
     public Compass $compass;
 
-    /** @param  Closure(string): (array{int, int}|null)  $sizes  a picture's width and height by its name */
-    public function __construct(private Scene $scene, Closure $sizes)
+    public function __construct(private Scene $scene, private Pictures $pictures)
     {
-        $this->compass = new Compass($scene, $sizes);
+        $this->compass = new Compass($scene, $pictures);
     }
 
     /** @return list<Reading> the gravest first; accepted ones are left out */
     public function all(): array
     {
-        $readings = [...$this->directions(), ...$this->cutOuts()];
+        $readings = [...$this->directions(), ...$this->strips(), ...$this->cutOuts()];
 
         return array_values(array_filter($readings, fn (Reading $reading): bool => ! in_array($reading->id, $this->scene->accepted, true)));
     }
@@ -75,7 +73,7 @@ final readonly class Readings
         $subject = $pair->other->isLight ? $pair->plate : $pair->other;
         $rest = $subject === $pair->plate ? $pair->other : $pair->plate;
         $strip = $this->scene->find($subject->strip);
-        if ($strip !== null && $strip->kind instanceof Plate) {
+        if ($strip !== null && $strip->kind instanceof Pictured) {
             $values = $strip->kind->mirroring();
             $after = $strip->kind->bearingWith($values);
             $angle = $after?->angleTo($rest->bearing) ?? INF;
@@ -90,6 +88,20 @@ final readonly class Readings
         $mends[] = new Mend(Mend::ACCEPT, 'It is meant');
 
         return $mends;
+    }
+
+    /** @return list<Reading> strips that miss something and therefore do nothing */
+    private function strips(): array
+    {
+        $readings = [];
+        foreach ($this->scene->everyStrip() as $strip) {
+            $problem = $strip->muted ? null : $strip->kind->problem(new Standing($strip, $this->scene, $this->pictures));
+            if ($problem !== null) {
+                $readings[] = new Reading("strip {$strip->id}", 'strip', [$strip->id], "{$strip->name}: {$problem}", 'Until then this strip does nothing.');
+            }
+        }
+
+        return $readings;
     }
 
     /** @return list<Reading> masks that miss something and therefore do nothing */

@@ -25,7 +25,7 @@ final readonly class Mixer
     {
     }
 
-    /** @param  list<Layer>  $layers one after the other; more than one only when all are separable and the ground opaque */
+    /** @param  list<KernelLayer>  $layers one after the other; more than one only when all are separable and the ground opaque */
     public function mix(array $layers): void
     {
         $first = $layers[0] ?? throw new LogicException('nothing to mix');
@@ -66,7 +66,32 @@ final readonly class Mixer
         }
     }
 
-    private function open(Layer $layer): void
+    /**
+     * Mixes what a group has made with what was there before it.
+     *
+     * @param  array<string, string>  $before  lines by channel
+     * @param  string  $cover  the group's
+     */
+    public function group(array $before, string $cover): void
+    {
+        $this->kernel->loop();
+        $stored = $this->kernel->stored(...);
+        if ($this->opaque) {
+            foreach (self::CHANNELS as $channel) {
+                $this->kernel->line("{$stored($channel)} = {$stored($before[$channel])} + {$cover} * ({$stored($channel)} - {$stored($before[$channel])});");
+            }
+
+            return;
+        }
+        $alpha = $this->kernel->variable('alpha');
+        $this->kernel->line("{$alpha} = {$stored($before['a'])} + {$cover} * ({$stored('a')} - {$stored($before['a'])}); if ({$alpha} > 0.0) {");
+        foreach (self::CHANNELS as $channel) {
+            $this->kernel->line("{$stored($channel)} = ({$stored($before[$channel])} * {$stored($before['a'])} * (1.0 - {$cover}) + {$cover} * {$stored($channel)} * {$stored('a')}) / {$alpha};");
+        }
+        $this->kernel->line("} {$stored('a')} = {$alpha};");
+    }
+
+    private function open(KernelLayer $layer): void
     {
         if ($layer->patchy) {
             $this->kernel->innerLoop();
@@ -76,7 +101,7 @@ final readonly class Mixer
         }
     }
 
-    private function close(Layer $layer): void
+    private function close(KernelLayer $layer): void
     {
         if ($layer->patchy) {
             $this->kernel->line('}');
@@ -95,7 +120,7 @@ final readonly class Mixer
         return $source;
     }
 
-    private function channel(Layer $layer, string $value, string $source): void
+    private function channel(KernelLayer $layer, string $value, string $source): void
     {
         if ($layer->mode->isLinear()) {
             $this->light($layer, $value, $source);
@@ -122,7 +147,7 @@ final readonly class Mixer
     }
 
     /** The blended channel B(below, source). */
-    private function blended(Layer $layer, string $value, string $source): string
+    private function blended(KernelLayer $layer, string $value, string $source): string
     {
         $formula = $layer->mode->perChannel();
         if ($formula === null) {
@@ -139,7 +164,7 @@ final readonly class Mixer
         return $blended;
     }
 
-    private function atMostOne(Layer $layer, string $value): string
+    private function atMostOne(KernelLayer $layer, string $value): string
     {
         if (! $layer->exceeds) {
             return $value;
@@ -151,7 +176,7 @@ final readonly class Mixer
     }
 
     /** Source over, W3C Compositing and Blending Level 1, section 10. */
-    private function over(Layer $layer, string $value, string $source, string $blended): void
+    private function over(KernelLayer $layer, string $value, string $source, string $blended): void
     {
         if ($this->opaque) {
             $this->kernel->line("{$value} += {$layer->cover} * ({$blended} - {$value});");
@@ -164,7 +189,7 @@ final readonly class Mixer
         $this->kernel->line("{$value} = ({$cover} * ({$source} + {$alpha} * ({$blended} - {$source})) + (1.0 - {$cover}) * {$alpha} * {$value}) / ({$cover} + {$alpha} - {$cover} * {$alpha});");
     }
 
-    private function light(Layer $layer, string $value, string $colour): void
+    private function light(KernelLayer $layer, string $value, string $colour): void
     {
         if (! $this->linear) {
             $this->transfer('decode', $value);
@@ -182,7 +207,7 @@ final readonly class Mixer
         }
     }
 
-    private function linearColour(Layer $layer, string $colour): string
+    private function linearColour(KernelLayer $layer, string $colour): string
     {
         if ($layer->lightColour) {
             return $colour;
@@ -195,7 +220,7 @@ final readonly class Mixer
     }
 
     /** The alpha afterwards; $strength is the light's strength for airlight, the cover otherwise. */
-    private function alpha(Layer $layer, string $before, ?string $strength = null): string
+    private function alpha(KernelLayer $layer, string $before, ?string $strength = null): string
     {
         $strength ??= $layer->cover;
         if ($layer->mode === BlendMode::Normal || (! $layer->mode->isLinear() && $layer->mode !== BlendMode::Add)) {
@@ -210,7 +235,7 @@ final readonly class Mixer
     }
 
     /** The modes that read the three channels at once, and light in the air out of a picture, over alpha. */
-    private function together(Layer $layer): void
+    private function together(KernelLayer $layer): void
     {
         $this->open($layer);
         $values = array_map($this->kernel->variable(...), ['red', 'green', 'blue']);
@@ -243,7 +268,7 @@ final readonly class Mixer
      * @param  array<int, string>  $sources
      * @return list<string>
      */
-    private function wholeColour(Layer $layer, array $values, array $sources): array
+    private function wholeColour(KernelLayer $layer, array $values, array $sources): array
     {
         $below = array_values(array_map(fn (string $value): string => $this->atMostOne($layer, $value), $values));
         $out = array_map($this->kernel->variable(...), ['blendRed', 'blendGreen', 'blendBlue']);
@@ -259,7 +284,7 @@ final readonly class Mixer
     }
 
     /** @param  array<int, string>  $values */
-    private function airlightOfPicture(Layer $layer, array $values): void
+    private function airlightOfPicture(KernelLayer $layer, array $values): void
     {
         $sources = array_map(fn (string $colour): string => $this->linearColour($layer, $colour), $layer->colour);
         [$most, $before] = array_map($this->kernel->variable(...), ['most', 'before']);

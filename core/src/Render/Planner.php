@@ -5,60 +5,36 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Blend\BlendMode;
-use Aumbrel\Core\Flat\Fill;
-use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Grade\Grade;
 use Aumbrel\Core\Kernel\Inliner;
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Light\Light;
-use Aumbrel\Core\Light\SoftShape;
-use Aumbrel\Core\Plate\PictureShelf;
-use Aumbrel\Core\Plate\Plate;
+use Aumbrel\Core\Kind\Everywhere;
+use Aumbrel\Core\Kind\Layer;
+use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
 
 /**
  * Turns a stack of strips into a plan for one window: which kernels run over each row, in which order.
  *
- * Plates and fills that cover the whole window are mixed in one kernel as long as its branches stay few; every other
- * strip gets a kernel of its own, which two strips of the same shape share. Long runs of strips that are mixed in linear
- * light stay in linear; a single one converts only the pixels that it touches.
+ * Layers that cover the whole window are mixed in one kernel as long as its branches stay few; every other one gets a kernel
+ * of its own, which two layers of the same shape share. Long runs of layers that are mixed in linear light stay in linear;
+ * a single one converts only the pixels that it touches.
  */
 final class Planner
 {
     /** Consecutive strips mixed in linear from which on converting the whole row pays. */
     private const LONG_RUN = 4;
 
-    /** Branches that strips mixed together in one loop may have in all. */
-    private const MOST_BRANCHES = 8;
+    private readonly Sites $sites;
 
-    private bool $linear = false;
+    private readonly Confinement $confinement;
 
-    private bool $opaque = false;
-
-    /** Whether a value may lie above 1 by now. */
-    private bool $exceeds = false;
-
-    /** @var list<Pass|Keep> */
-    private array $passes = [];
-
-    private ?KernelWriter $together = null;
-
-    /** @var list<Layer> layers that wait to be mixed together */
-    private array $waiting = [];
-
-    private int $waitingBranches = 0;
-
-    private readonly Plates $plates;
-
-    /** @var array<string, string> the line that says how much of a plate is uncovered, by strip */
-    private array $uncovered = [];
+    private Passes $passes;
 
     /** @var array<string, string> the line that holds a tapped strip's pixels, by strip */
     private array $taps = [];
-
-    private int $kept = 0;
 
     private int $checkpoint = 0;
 
@@ -77,7 +53,9 @@ final class Planner
         private readonly array $tapped = [],
         private readonly ?string $below = null,
     ) {
-        $this->plates = new Plates($scene, $window, $shelf);
+        $this->sites = new Sites($scene, $window, $shelf);
+        $this->confinement = new Confinement($this->sites);
+        $this->passes = new Passes($inliner, false);
     }
 
     /**
@@ -89,13 +67,12 @@ final class Planner
     public function picture(array $strips, int $bits): Plan
     {
         $this->stack($strips);
-        $this->toEncoded();
-        $this->mixWaiting();
-        $kernel = $this->writer();
-        (new Output($kernel))->picture('out', $this->opaque, $bits, $this->exceeds);
-        $this->add($kernel);
+        $this->passes->toEncoded();
+        $kernel = $this->passes->writer();
+        (new Output($kernel))->picture('out', $this->passes->opaque, $bits, $this->passes->exceeds());
+        $this->passes->add($kernel);
 
-        return new Plan($this->passes, ['out'], $this->checkpoint);
+        return new Plan($this->passes->all(), ['out'], $this->checkpoint);
     }
 
     /**
@@ -108,9 +85,8 @@ final class Planner
     {
         $this->bits = $bits;
         $this->stack($strips);
-        $this->mixWaiting();
 
-        return new Plan($this->passes, array_values($this->taps));
+        return new Plan($this->passes->all(), array_values($this->taps));
     }
 
     /** @return list<string> the tapped strips in the order of the results */
@@ -123,48 +99,37 @@ final class Planner
     /** @param  list<Strip>  $strips */
     private function stack(array $strips): void
     {
-        $this->start($strips);
-        $this->startUncovered();
-        $this->strips($strips);
+        $ground = isset($strips[0]) && $strips[0]->id === ($this->scene->strips[0] ?? null)?->id ? $this->ground($strips[0]) : null;
+        $this->passes = new Passes($this->inliner, $ground !== null);
+        $this->confinement->begin($this->passes);
+        $this->strips($strips, $ground);
     }
 
-    /** @param  list<Strip>  $strips */
-    private function start(array $strips): void
+    /** The layer of a strip that lies under everything and hides all that is under it. */
+    private function ground(Strip $strip): ?Layer
     {
-        $first = $strips[0] ?? null;
-        $this->opaque = $first !== null && $first->kind instanceof Plate && $first->mode === BlendMode::Normal
-            && $first->amount >= 1 && ! $first->muted && $first->activeMasks() === [] && $first->confinedTo === null
-            && $this->plates->of($first)->opaque();
+        $layers = $strip->muted ? [] : $this->sites->layers($strip);
+        $layer = count($layers) === 1 ? $layers[0] : null;
+
+        return $layer !== null && $layer->mode === BlendMode::Normal && $this->isEven($strip, $layer) && $layer->strength->even() >= 1 && ! $layer->readsBelow()
+            ? $layer : null;
     }
 
-    private function startUncovered(): void
-    {
-        foreach ($this->scene->everyStrip() as $strip) {
-            $id = $strip->confinedTo;
-            if ($id === null || isset($this->uncovered[$id])) {
-                continue;
-            }
-            $this->uncovered[$id] = 'uncovered'.count($this->uncovered);
-            $kernel = $this->writer();
-            $kernel->loop();
-            $kernel->line("{$kernel->stored($this->uncovered[$id])} = {$this->plates->alpha($kernel, $this->plates->named($id))};");
-            $this->add($kernel);
-        }
-    }
-
-    /** @param  list<Strip>  $strips */
-    private function strips(array $strips): void
+    /**
+     * @param  list<Strip>  $strips
+     * @param  Layer|null  $ground  that of the first one, when it hides everything below
+     */
+    private function strips(array $strips, ?Layer $ground = null): void
     {
         foreach ($strips as $at => $strip) {
             if ($strip->id === $this->below) {
-                $this->mixWaiting();
-                $this->checkpoint = count($this->passes);
+                $this->checkpoint = $this->passes->count();
             }
-            $isBase = $this->opaque && $at === 0 && ($this->scene->strips[0] ?? null)?->id === $strip->id;
+            $layer = $at === 0 ? $ground : null;
             if (in_array($strip->id, $this->tapped, true)) {
-                $this->tap($strip, $this->linearRun($strips, $at), $isBase);
+                $this->tap($strip, $this->linearRun($strips, $at), $layer);
             } elseif (! $strip->muted) {
-                $this->strip($strip, $this->linearRun($strips, $at), $isBase);
+                $this->strip($strip, $this->linearRun($strips, $at), $layer);
             }
         }
     }
@@ -181,8 +146,13 @@ final class Planner
             if ($strip->muted) {
                 continue;
             }
-            if ($strip->isGroup() || ! $strip->mode->isLinear()) {
-                break;
+            foreach ($this->sites->layers($strip) as $layer) {
+                if (! $layer->mode->isLinear() || $layer->readsBelow()) {
+                    return $run;
+                }
+            }
+            if ($strip->isGroup()) {
+                return $run;
             }
             $run++;
         }
@@ -190,349 +160,176 @@ final class Planner
         return $run;
     }
 
-    private function strip(Strip $strip, int $run, bool $isBase = false): void
+    /** @param  Layer|null  $ground  the strip's layer, when it hides everything below */
+    private function strip(Strip $strip, int $run, ?Layer $ground = null): void
     {
-        if ($strip->amount <= 0 && ! $strip->isGroup()) {
-            return;
+        if ($strip->isGroup()) {
+            $this->group($strip);
+        } elseif ($ground !== null) {
+            $this->groundLayer($ground);
+        } elseif ($strip->amount > 0) {
+            foreach ($this->sites->layers($strip) as $layer) {
+                $this->layer($strip, $layer, $run);
+            }
         }
-        match (true) {
-            $strip->kind instanceof Plate => $isBase ? $this->base($strip) : $this->plateStrip($strip, $run),
-            $strip->kind instanceof Light => $this->light($strip, $strip->kind, $run),
-            $strip->kind instanceof Fill => $this->fill($strip, $strip->kind, $run),
-            $strip->kind instanceof Grade => $this->grade($strip, $strip->kind),
-            default => $this->group($strip),
-        };
     }
 
-    /** The opaque plate under everything. */
-    private function base(Strip $strip): void
+    private function groundLayer(Layer $layer): void
     {
-        $kernel = $this->writer();
+        $kernel = $this->passes->writer();
         $kernel->loop();
-        foreach ($this->plates->toned($kernel, $strip) as $at => $colour) {
+        foreach ($layer->tint->write($kernel, $layer->mode) as $at => $colour) {
             $kernel->line("{$kernel->stored('rgb'[$at])} = {$colour};");
         }
-        $this->add($kernel);
-        $this->exceeds = $this->exceeds || ($strip->kind instanceof Plate && $strip->kind->tone->mayExceed());
+        $this->passes->add($kernel);
+        $this->passes->setExceeds($this->passes->exceeds() || $layer->mayExceed());
     }
 
-    private function plateStrip(Strip $strip, int $run): void
+    private function layer(Strip $strip, Layer $layer, int $run): void
     {
-        $this->space($strip->mode, $run);
-        $plane = $this->plates->of($strip);
-        $below = array_filter($this->uncovered, fn (string $id): bool => $id !== $strip->id && $this->isBelow($id, $strip->id), ARRAY_FILTER_USE_KEY);
-        if ($plane->opaque() && $strip->kind instanceof Plate && $strip->kind->tone->isNone() && $below === [] && $this->isPlain($strip) && $this->mayWait($strip->mode)) {
-            $this->wait($strip->mode, Layer::branches($strip->mode), fn (KernelWriter $kernel): Layer => $this->pictureLayer(
-                $kernel, $strip, $kernel->number($strip->amount), false, $this->plates->colour($kernel, $plane),
-            ));
-
-            return;
+        $this->space($layer, $run);
+        $covered = $strip->kind instanceof Pictured ? $this->confinement->under($strip) : [];
+        if ($covered === [] && $this->mayWait($strip, $layer)) {
+            $this->passes->mixLater(KernelLayer::branches($layer->mode), fn (KernelWriter $kernel): KernelLayer => $this->kernelLayer($kernel, $layer, $kernel->number((float) $layer->strength->even()), false));
+        } else {
+            $kernel = $this->passes->writer();
+            $confinement = $this->confinement->of($strip, $layer);
+            $cover = new Cover($kernel, $this->window);
+            $line = $cover->of($strip, $layer, $confinement, $covered);
+            if ($this->isWorthKeeping($strip, $layer, $confinement)) {
+                [$kernel, $line] = $this->handedOn($kernel, $cover, $layer);
+            }
+            $this->passes->mix($kernel, $this->kernelLayer($kernel, $layer, $line, true), $layer->field->extent());
         }
-        $kernel = $this->writer();
-        $coverage = new Coverage($kernel, $this->window);
-        $coverage->begin();
-        $cover = $kernel->variable('cover');
-        $kernel->line("{$cover} = {$this->plates->alpha($kernel, $plane)} * {$kernel->number($strip->amount)};");
-        $kernel->line("if ({$cover} > 0.0) {");
-        $coverage->masks($strip, $cover, $this->confinement($kernel, $strip));
-        foreach ($below as $line) {
-            $kernel->line("{$kernel->stored($line)} *= 1.0 - {$cover};");
-        }
-        $kernel->line('}');
-        $line = $coverage->keep($cover);
-        $this->mixOne($kernel, $this->pictureLayer($kernel, $strip, $line, true, $this->plates->tonedLines($kernel, $strip)), $plane);
-        $this->exceeds = $this->exceeds || ($strip->kind instanceof Plate && $strip->kind->tone->mayExceed());
+        $this->passes->setExceeds($this->passes->exceeds() || $layer->mayExceed());
     }
 
-    /** What lies below is mixed with what the grade makes of it; where nothing lies below, nothing comes of it. */
-    private function grade(Strip $strip, Grade $grade): void
+    /** Brings the picture below into the space in which a layer is mixed, unless the layer does so for itself. */
+    private function space(Layer $layer, int $run): void
     {
-        $this->toEncoded();
-        [$kernel, $line] = $this->plainCover($strip);
+        if (! $layer->mode->isLinear() || $layer->readsBelow()) {
+            $this->passes->toEncoded();
+        } elseif ($run >= self::LONG_RUN) {
+            $this->passes->toLinear();
+        }
+    }
+
+    private function kernelLayer(KernelWriter $kernel, Layer $layer, string $cover, bool $patchy): KernelLayer
+    {
+        return new KernelLayer($layer->mode, $cover, $patchy, $this->colour($kernel, $layer), $layer->tint->isLight($layer->mode), $this->passes->exceeds(), $layer->recolours);
+    }
+
+    /**
+     * The colour of a layer for loops that mix a channel each: one that needs all three at once is worked out before.
+     *
+     * @return array{string, string, string}
+     */
+    private function colour(KernelWriter $kernel, Layer $layer): array
+    {
+        if ($layer->tint->isDirect()) {
+            return $layer->tint->write($kernel, $layer->mode);
+        }
         $kernel->innerLoop();
-        $graded = array_map($kernel->variable(...), ['red', 'green', 'blue']);
-        foreach ($graded as $at => $channel) {
-            $kernel->line("{$channel} = {$kernel->stored('rgb'[$at])};");
+        $lines = ['tint0', 'tint1', 'tint2'];
+        foreach ($layer->tint->write($kernel, $layer->mode) as $at => $colour) {
+            $kernel->line("{$kernel->stored($lines[$at])} = {$colour};");
         }
-        $grade->writeGrade($kernel, $graded);
-        $layer = $this->pictureLayer($kernel, $strip, $line, true, Plates::stored($kernel, $graded));
-        // colours are not premultiplied, so a change of colour mixes as over an opaque ground
-        (new Mixer($kernel, true, false))->mix([$layer]);
-        $this->add($kernel);
-        $this->exceeds = $this->exceeds || $strip->mode->mayExceed() || $grade->mayExceed();
+
+        return [$kernel->stored($lines[0]), $kernel->stored($lines[1]), $kernel->stored($lines[2])];
     }
 
-    private function fill(Strip $strip, Fill $fill, int $run): void
+    /** Whether a layer is as strong at one place as at any other. */
+    private function isEven(Strip $strip, Layer $layer): bool
     {
-        $this->space($strip->mode, $run);
-        $colour = static fn (KernelWriter $kernel): array => [
-            $kernel->number($fill->colour->red), $kernel->number($fill->colour->green), $kernel->number($fill->colour->blue),
-        ];
-        if ($this->isPlain($strip) && $this->mayWait($strip->mode)) {
-            $this->wait($strip->mode, Layer::branches($strip->mode), fn (KernelWriter $kernel): Layer => $this->pictureLayer(
-                $kernel, $strip, $kernel->number($strip->amount), false, $colour($kernel),
-            ));
-
-            return;
-        }
-        [$kernel, $line] = $this->plainCover($strip);
-        $this->mixOne($kernel, $this->pictureLayer($kernel, $strip, $line, true, $colour($kernel)));
+        return $layer->field instanceof Everywhere && $layer->strength->even() !== null && ! $layer->recolours
+            && $strip->activeMasks() === [] && $this->confinement->of($strip, $layer) === [];
     }
 
-    private function light(Strip $strip, Light $light, int $run): void
+    /** Whether a layer can be mixed together with its neighbours. */
+    private function mayWait(Strip $strip, Layer $layer): bool
     {
-        $colour = $light->colour()->linear($this->scene->white);
-        if ($colour->largest() <= 0) {
-            return;
-        }
-        $this->space($strip->mode, $run);
-        $kernel = $this->writer();
-        $coverage = new Coverage($kernel, $this->window);
-        $coverage->begin();
-        $isSoft = $light->softness() > 0;
-        $shape = $isSoft ? (new SoftShape($light, $this->window))->write($kernel, $this->window) : $light->writeShape($kernel);
-        $cover = $kernel->variable('cover');
-        $kernel->line("{$cover} = 0.0; if ({$shape} > 0.0) { {$cover} = 1.0;");
-        $coverage->masks($strip, $cover, $this->confinement($kernel, $strip));
-        $this->level($kernel, $strip, $light, $cover, $shape);
-        $kernel->line('}');
-        $line = $coverage->keep($cover);
-        $extent = $isSoft ? null : $light;
-        [$kernel, $line] = $this->handedOn($strip, $kernel, $coverage, $line, $extent);
-        $shown = $strip->mode->isLinear() ? $colour : $colour->encoded();
-        $this->mixOne($kernel, new Layer($strip->mode, $line, true,
-            [$kernel->number($shown->red), $kernel->number($shown->green), $kernel->number($shown->blue)],
-            $strip->mode->isLinear(), $this->exceeds,
-        ), $extent);
+        return $this->passes->opaque && $this->isEven($strip, $layer) && $layer->tint->isDirect() && ! $layer->mode->readsWholeColour();
     }
 
-    /** Multiplies a light's shape and level into its cover: in stops on linear light, as so many copies otherwise. */
-    private function level(KernelWriter $kernel, Strip $strip, Light $light, string $cover, string $shape): void
+    /**
+     * Whether a cover is kept while another strip is changed: it depends on nothing below and on no plate that covers it.
+     *
+     * @param  list<string>  $confinement
+     */
+    private function isWorthKeeping(Strip $strip, Layer $layer, array $confinement): bool
     {
-        $gain = $kernel->number(2 ** $strip->level);
-        if ($strip->mode->isLinear()) {
-            $kernel->line("{$cover} *= {$shape} * {$gain};");
+        return $this->below !== null && $strip->id !== $this->below && $confinement === [] && ! $layer->field->readsBelow() && ! $strip->kind instanceof Pictured;
+    }
 
-            return;
-        }
-        $kernel->line("{$shape} *= {$kernel->number(1 / $light->largest())}; if ({$shape} > 1.0) { {$shape} = 1.0; }");
-        $kernel->line($strip->level <= 0 ? "{$cover} *= {$shape} * {$gain};" : "{$cover} *= 1.0 - (1.0 - {$shape}) ** {$gain};");
+    /**
+     * Lets a cover stand in a kernel of its own, so that it can be kept.
+     *
+     * @return array{KernelWriter, string} the kernel to mix it in, and the line that holds it
+     */
+    private function handedOn(KernelWriter $kernel, Cover $cover, Layer $layer): array
+    {
+        $cover->handOn();
+        $this->passes->add($kernel, $layer->field->extent(), true);
+        $next = $this->passes->writer();
+
+        return [$next, (new Cover($next, $this->window))->goOn()];
     }
 
     private function group(Strip $strip): void
     {
-        $this->toEncoded();
-        $before = $this->keep();
+        $this->passes->toEncoded();
+        $before = $this->passes->keep();
         $this->strips($strip->strips);
-        $this->toEncoded();
-        if ($strip->amount >= 1 && $this->isPlain($strip)) {
+        $this->passes->toEncoded();
+        $confinement = $this->confinement->of($strip, null);
+        if ($strip->amount >= 1 && $strip->activeMasks() === [] && $confinement === []) {
             return;
         }
-        [$kernel, $cover] = $this->plainCover($strip);
-        $kernel->loop();
-        if ($this->opaque) {
-            foreach (['r', 'g', 'b'] as $channel) {
-                $kernel->line("{$kernel->stored($channel)} = {$kernel->stored($before[$channel])} + {$cover} * ({$kernel->stored($channel)} - {$kernel->stored($before[$channel])});");
-            }
-        } else {
-            $alpha = $kernel->variable('alpha');
-            $kernel->line("{$alpha} = {$kernel->stored($before['a'])} + {$cover} * ({$kernel->stored('a')} - {$kernel->stored($before['a'])}); if ({$alpha} > 0.0) {");
-            foreach (['r', 'g', 'b'] as $channel) {
-                $kernel->line("{$kernel->stored($channel)} = ({$kernel->stored($before[$channel])} * {$kernel->stored($before['a'])} * (1.0 - {$cover}) + {$cover} * {$kernel->stored($channel)} * {$kernel->stored('a')}) / {$alpha};");
-            }
-            $kernel->line("} {$kernel->stored('a')} = {$alpha};");
-        }
-        $this->add($kernel);
+        $kernel = $this->passes->writer();
+        $cover = (new Cover($kernel, $this->window))->ofGroup($strip, $confinement);
+        (new Mixer($kernel, $this->passes->opaque, false))->group($before, $cover);
+        $this->passes->add($kernel);
     }
 
-    /** Plans a strip so that what it changes can be seen: |with - without|, premultiplied, on black; a plate as itself. */
-    private function tap(Strip $strip, int $run, bool $isBase): void
+    /**
+     * Plans a strip so that what it changes can be seen: |with - without|, premultiplied, on black; a plate as itself.
+     *
+     * @param  Layer|null  $ground  the strip's layer, when it hides everything below
+     */
+    private function tap(Strip $strip, int $run, ?Layer $ground): void
     {
         $line = $this->taps[$strip->id] = 'tap'.count($this->taps);
-        if ($strip->kind instanceof Plate) {
-            $kernel = $this->writer();
-            $kernel->loop();
-            $plane = $this->plates->of($strip);
-            (new Output($kernel))->pixel($line, $this->plates->toned($kernel, $strip), $this->plates->alpha($kernel, $plane), $this->bits, $strip->kind->tone->mayExceed());
-            $this->mixWaiting();
-            $this->add($kernel);
+        if ($strip->kind instanceof Pictured) {
+            $this->tapPlate($strip, $line);
             if (! $strip->muted) {
-                $this->strip($strip, $run, $isBase);
+                $this->strip($strip, $run, $ground);
             }
 
             return;
         }
-        $this->toEncoded();
-        $before = $this->keep();
-        $exceeds = $this->exceeds;
-        $this->strip($strip, 1);
-        $this->toEncoded();
-        $this->mixWaiting();
-        $kernel = $this->writer();
-        (new Output($kernel))->difference($line, $before, $this->opaque, $this->bits);
-        $this->add($kernel);
+        $this->passes->toEncoded();
+        $before = $this->passes->keep();
+        $exceeds = $this->passes->exceeds();
+        $this->strip($strip, 1, $ground);
+        $this->passes->toEncoded();
+        $kernel = $this->passes->writer();
+        (new Output($kernel))->difference($line, $before, $this->passes->opaque, $this->bits);
+        $this->passes->add($kernel);
         if ($strip->muted) {
-            $this->passes[] = new Keep(array_flip($before));
-            $this->exceeds = $exceeds;
+            $this->passes->takeBack($before);
+            $this->passes->setExceeds($exceeds);
         }
     }
 
-    /** @return array<string, string> the lines that keep the picture as it is now, by channel */
-    private function keep(): array
+    /** A plate by itself, whatever lies around it and however far it is faded. */
+    private function tapPlate(Strip $strip, string $line): void
     {
-        $this->mixWaiting();
-        $lines = [];
-        foreach ($this->opaque ? ['r', 'g', 'b'] : ['r', 'g', 'b', 'a'] as $channel) {
-            $lines[$channel] = "kept{$this->kept}{$channel}";
+        $kernel = $this->passes->writer();
+        $kernel->loop();
+        foreach ($this->sites->layers($strip) as $layer) {
+            $alpha = $layer->field->write($kernel, $this->window);
+            (new Output($kernel))->pixel($line, $layer->tint->write($kernel, $layer->mode), $alpha, $this->bits, $layer->tint->mayExceed());
         }
-        $this->kept++;
-        $this->passes[] = new Keep($lines);
-
-        return $lines;
-    }
-
-    /**
-     * The cover of a strip that is everywhere as strong as its fader, but for its masks.
-     *
-     * @return array{KernelWriter, string} the kernel to mix it in, and the line that holds it
-     */
-    private function plainCover(Strip $strip): array
-    {
-        $kernel = $this->writer();
-        $coverage = new Coverage($kernel, $this->window);
-        $coverage->begin();
-        $cover = $kernel->variable('cover');
-        $kernel->line("{$cover} = {$kernel->number($strip->amount)};");
-        $coverage->masks($strip, $cover, $this->confinement($kernel, $strip));
-
-        return $this->handedOn($strip, $kernel, $coverage, $coverage->keep($cover));
-    }
-
-    /**
-     * Lets a cover that depends on nothing below stand in a kernel of its own, so that it can be kept. What changes with
-     * every draft, and what hangs on the plates that cover it, stays in one kernel with the mixing.
-     *
-     * @return array{KernelWriter, string} the kernel to mix it in, and the line that holds it
-     */
-    private function handedOn(Strip $strip, KernelWriter $kernel, Coverage $coverage, string $line, ?Extent $extent = null): array
-    {
-        if ($this->below === null || $strip->id === $this->below || $strip->confinedTo !== null) {
-            return [$kernel, $line];
-        }
-        $coverage->handOn();
-        $this->mixWaiting();
-        $this->passes[] = new Pass($kernel->finish(), $extent, true);
-        $next = $this->writer();
-
-        return [$next, (new Coverage($next, $this->window))->goOn()];
-    }
-
-    private function confinement(KernelWriter $kernel, Strip $strip): ?string
-    {
-        return $strip->confinedTo === null ? null : $kernel->stored($this->uncovered[$strip->confinedTo]);
-    }
-
-    private function isPlain(Strip $strip): bool
-    {
-        return $strip->activeMasks() === [] && $strip->confinedTo === null;
-    }
-
-    /** @param  array{string, string, string}  $colour */
-    private function pictureLayer(KernelWriter $kernel, Strip $strip, string $cover, bool $patchy, array $colour): Layer
-    {
-        return new Layer($strip->mode, $cover, $patchy, $colour, false, $this->exceeds);
-    }
-
-    /** Whether a strip of this mode that covers the whole window can be mixed together with its neighbours. */
-    private function mayWait(BlendMode $mode): bool
-    {
-        return $this->opaque && ! $mode->readsWholeColour();
-    }
-
-    /** @param  callable(KernelWriter): Layer  $layer */
-    private function wait(BlendMode $mode, int $branches, callable $layer): void
-    {
-        if ($this->waiting !== [] && $this->waitingBranches + $branches > self::MOST_BRANCHES) {
-            $this->mixWaiting();
-        }
-        $this->together ??= $this->writer();
-        $this->waiting[] = $layer($this->together);
-        $this->waitingBranches += $branches;
-        $this->exceeds = $this->exceeds || $mode->mayExceed();
-    }
-
-    private function mixWaiting(): void
-    {
-        if ($this->together !== null) {
-            (new Mixer($this->together, $this->opaque, $this->linear))->mix($this->waiting);
-            $this->passes[] = new Pass($this->together->finish());
-        }
-        $this->together = null;
-        $this->waiting = [];
-        $this->waitingBranches = 0;
-    }
-
-    private function mixOne(KernelWriter $kernel, Layer $layer, ?Extent $extent = null): void
-    {
-        (new Mixer($kernel, $this->opaque, $this->linear))->mix([$layer]);
-        $this->add($kernel, $extent);
-        $this->exceeds = $this->exceeds || $layer->mode->mayExceed();
-    }
-
-    private function add(KernelWriter $kernel, ?Extent $extent = null): void
-    {
-        $this->mixWaiting();
-        $this->passes[] = new Pass($kernel->finish(), $extent);
-    }
-
-    /** Brings the picture below into the space in which a strip is mixed, unless the strip does so for itself. */
-    private function space(BlendMode $mode, int $run): void
-    {
-        if (! $mode->isLinear()) {
-            $this->toEncoded();
-        } elseif ($run >= self::LONG_RUN) {
-            $this->toLinear();
-        }
-    }
-
-    private function toLinear(): void
-    {
-        if (! $this->linear) {
-            $this->convert('decode');
-            $this->linear = true;
-        }
-    }
-
-    private function toEncoded(): void
-    {
-        if ($this->linear) {
-            $this->convert('encode');
-            $this->linear = false;
-        }
-    }
-
-    /** @param  'encode'|'decode'  $way */
-    private function convert(string $way): void
-    {
-        $this->mixWaiting();
-        $kernel = $this->writer();
-        (new Mixer($kernel, $this->opaque, $this->linear))->convert($way);
-        $this->add($kernel);
-    }
-
-    private function writer(): KernelWriter
-    {
-        return new KernelWriter($this->inliner);
-    }
-
-    private function isBelow(string $lower, string $upper): bool
-    {
-        foreach ($this->scene->everyStrip() as $strip) {
-            if ($strip->id === $lower || $strip->id === $upper) {
-                return $strip->id === $lower;
-            }
-        }
-
-        return false;
+        $this->passes->add($kernel);
     }
 }

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Inliner;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Plate\PictureShelf;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\PictureShelf;
+use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Scene\Scene;
-use Aumbrel\Core\Scene\SceneError;
 use Aumbrel\Core\Scene\Strip;
 use Closure;
 
@@ -36,7 +38,7 @@ final class Renderer
     ) {
         $this->inliner = new Inliner;
         $step = static fn () => $watch?->step();
-        $this->planes = new Planes(new PlaneCache($memory), $shapes ?? new ShapeStore, $this->sample(...), $step);
+        $this->planes = new FilledPlanes(new PlaneCache($memory), $shapes ?? new ShapeStore, $this->sample(...), $step);
         $this->runner = new RowRunner($kernels, $this->planes->get(...), $memory, $step);
     }
 

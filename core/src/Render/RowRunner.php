@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Kernel\Plane;
 use Closure;
 
 /**

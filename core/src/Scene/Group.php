@@ -5,12 +5,17 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Scene;
 
 use Aumbrel\Core\Blend\BlendMode;
-use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Parameter\Values;
+use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\Plain;
+use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Value\Values;
 
 /** Strips held together: one fader and one set of masks over what they do to the picture below. */
 final readonly class Group implements StripKind
 {
+    use Plain;
+
     public static function key(): string
     {
         return 'group';
@@ -41,17 +46,13 @@ final readonly class Group implements StripKind
         return new self;
     }
 
-    public static function placed(Point $centre, float $span): array
-    {
-        return [];
-    }
-
     public function defaultMode(): BlendMode
     {
         return BlendMode::Normal;
     }
 
-    public function outlines(): array
+    /** What it does is done by the strips in it; how it mixes them is the planner's. */
+    public function layers(Site $site): array
     {
         return [];
     }

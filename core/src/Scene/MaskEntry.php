@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Scene;
 
+use Aumbrel\Core\CutOut\CutMask;
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Frame;
-use Aumbrel\Core\Mask\Ground;
-use Aumbrel\Core\Mask\Join;
-use Aumbrel\Core\Mask\MaskKind;
-use Aumbrel\Core\Mask\PlateMask;
-use Aumbrel\Core\Parameter\Values;
-use Aumbrel\Core\Plate\PictureSource;
-use Aumbrel\Core\Render\Plane;
+use Aumbrel\Core\Input\Fields;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kind\Ground;
+use Aumbrel\Core\Kind\Join;
+use Aumbrel\Core\Kind\Kinds;
+use Aumbrel\Core\Kind\MaskKind;
+use Aumbrel\Core\Kind\PlateMask;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Value\Values;
 use LogicException;
 
 /** One mask of a strip: what it is, how it joins the ones before it, whether it is inverted or off for a look. */
-final readonly class MaskEntry
+final readonly class MaskEntry implements CutMask
 {
     /** @param  array<string, mixed>  $unknown fields that nobody knows, kept for the way out */
     public function __construct(
@@ -31,10 +35,10 @@ final readonly class MaskEntry
     }
 
     /** @throws SceneError naming the field */
-    public static function read(mixed $raw, string $field): self
+    public static function read(mixed $raw, string $field, Kinds $kinds): self
     {
         $fields = new Fields($raw, $field);
-        $kind = Kinds::mask($fields->take('kind'), "{$field}.kind");
+        $kind = $kinds->mask($fields->take('kind'), "{$field}.kind");
         $values = Values::read($kind::parameters(), $fields->take('values', []), "{$field}.values");
         $join = $fields->take('join', Join::Intersect->value);
         $on = self::ground($fields->take('on', $kind::grounds()[0]->value), $kind, "{$field}.on");
@@ -71,24 +75,8 @@ final readonly class MaskEntry
                 $values[$at] = 1.0 - $value;
             }
         }
-        if ($before === null) {
-            return $this->join === Join::TakeAway ? array_map(static fn (float $value): float => 1.0 - $value, $values) : $values;
-        }
-        if ($this->join === Join::Intersect) {
-            foreach ($before as $at => $value) {
-                $before[$at] = $value * $values[$at];
-            }
-        } elseif ($this->join === Join::Add) {
-            foreach ($before as $at => $value) {
-                $before[$at] = $value + $values[$at] - $value * $values[$at];
-            }
-        } else {
-            foreach ($before as $at => $value) {
-                $before[$at] = $value * (1.0 - $values[$at]);
-            }
-        }
 
-        return $before;
+        return $this->join->joined($before, $values);
     }
 
     /** Whether it does anything: it is not off, and nothing is missing. */

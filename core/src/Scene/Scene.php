@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Scene;
 
 use Aumbrel\Core\Color\Kelvin;
-use Aumbrel\Core\Plate\Plate;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Input\Fields;
+use Aumbrel\Core\Kind\Kinds;
+use Aumbrel\Core\Kind\Pictured;
 use JsonException;
 
 /** One piece of work as its file holds it: size, white, and the strips back to front. */
@@ -39,7 +42,7 @@ final readonly class Scene
     }
 
     /** @throws SceneError when it is no scene, naming the field */
-    public static function fromJson(string $json): self
+    public static function fromJson(string $json, Kinds $kinds): self
     {
         try {
             $raw = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
@@ -47,11 +50,11 @@ final readonly class Scene
             throw new SceneError('', "this is no JSON: {$error->getMessage()}");
         }
 
-        return self::read($raw);
+        return self::read($raw, $kinds);
     }
 
     /** @throws SceneError naming the field */
-    public static function read(mixed $raw): self
+    public static function read(mixed $raw, Kinds $kinds): self
     {
         $fields = new Fields($raw, '');
         $version = $fields->take('aumbrel');
@@ -64,7 +67,7 @@ final readonly class Scene
             self::side($size, 0),
             self::side($size, 1),
             $fields->number('white', 6500, Kelvin::LOWEST_WHITE, Kelvin::HOTTEST, 'K'),
-            Strip::readAll($fields->list('strips', self::MOST_STRIPS), 'strips'),
+            Strip::readAll($fields->list('strips', self::MOST_STRIPS), 'strips', $kinds),
             self::accepted($fields->list('accepted', self::MOST_ACCEPTED)),
             $fields->rest(),
         );
@@ -109,6 +112,14 @@ final readonly class Scene
         }
 
         return null;
+    }
+
+    /** A plate by its id. */
+    public function plate(string $id): ?Pictured
+    {
+        $kind = $this->find($id)?->kind;
+
+        return $kind instanceof Pictured ? $kind : null;
     }
 
     /**
@@ -170,7 +181,7 @@ final readonly class Scene
                 throw new SceneError('strips', "two strips have the id \"{$strip->id}\"");
             }
             $seen[$strip->id] = true;
-            if ($strip->kind instanceof Plate) {
+            if ($strip->kind instanceof Pictured) {
                 $plates[$strip->id] = true;
             }
         }

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Scene;
 
 use Aumbrel\Core\Blend\BlendMode;
-use Aumbrel\Core\Light\Light;
-use Aumbrel\Core\Mask\Ground;
-use Aumbrel\Core\Parameter\Values;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Input\Fields;
+use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\Ground;
+use Aumbrel\Core\Kind\Kinds;
+use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Value\Values;
 
 /** One entry of the desk. */
 final readonly class Strip
@@ -45,25 +49,19 @@ final readonly class Strip
     }
 
     /** @throws SceneError naming the field */
-    public static function read(mixed $raw, string $field): self
+    public static function read(mixed $raw, string $field, Kinds $kinds): self
     {
         $fields = new Fields($raw, $field);
-        $kind = Kinds::strip($fields->take('kind'), "{$field}.kind");
+        $kind = $kinds->strip($fields->take('kind'), "{$field}.kind");
         $values = Values::read($kind::parameters(), $fields->take('values', []), "{$field}.values");
-        try {
-            $built = $kind::from($values);
-        } catch (SceneError $error) {
-            throw new SceneError("{$field}.values.{$error->field}", $error->reason);
-        }
+        $built = self::inValues($field, static fn (): StripKind => $kind::from($values));
         $named = $fields->take('mode', $built->defaultMode()->value);
         $mode = (is_string($named) ? BlendMode::tryFrom($named) : null) ?? throw SceneError::expected("{$field}.mode", 'a blend mode', $named);
-        if ($built instanceof Light && is_infinite($built->largest()) && ! $mode->isLinear()) {
-            throw new SceneError("{$field}.values.size", "an inverse-square light without a size has no largest value, by which {$mode->value} divides: it needs a size above 0 px, or illuminate or airlight");
-        }
+        self::inValues($field, static fn () => $built->check($mode));
         $isLight = $kind::family()->fadesInStops();
         $isGroup = $kind === Group::class;
 
-        $masks = self::each($fields->list('masks', self::MOST_MASKS), "{$field}.masks", MaskEntry::read(...));
+        $masks = self::each($fields->list('masks', self::MOST_MASKS), "{$field}.masks", static fn (mixed $raw, string $field): MaskEntry => MaskEntry::read($raw, $field, $kinds));
         foreach ($masks as $at => $mask) {
             if ($mask->on === Ground::Plate && $kind::family() !== Family::Plate) {
                 throw SceneError::expected("{$field}.masks[{$at}].on", 'scene, as this strip is no plate', 'plate');
@@ -81,7 +79,7 @@ final readonly class Strip
             $fields->toggle('muted', false),
             $fields->has('confinedTo') ? $fields->identifier('confinedTo') : null,
             $masks,
-            $isGroup ? self::readAll($fields->list('strips', self::MOST_STRIPS), "{$field}.strips") : [],
+            $isGroup ? self::readAll($fields->list('strips', self::MOST_STRIPS), "{$field}.strips", $kinds) : [],
             $fields->rest(),
         );
     }
@@ -92,9 +90,9 @@ final readonly class Strip
      *
      * @throws SceneError naming the field
      */
-    public static function readAll(array $raw, string $field): array
+    public static function readAll(array $raw, string $field, Kinds $kinds): array
     {
-        return self::each($raw, $field, self::read(...));
+        return self::each($raw, $field, static fn (mixed $strip, string $at): self => self::read($strip, $at, $kinds));
     }
 
     /**
@@ -142,6 +140,23 @@ final readonly class Strip
             'masks' => array_map(static fn (MaskEntry $mask): array => $mask->toArray(), $this->masks),
             ...($this->isGroup() ? ['strips' => array_map(static fn (Strip $strip): array => $strip->toArray(), $this->strips)] : []),
         ] + $this->unknown;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $what
+     * @return T
+     *
+     * @throws SceneError naming the value by its whole path
+     */
+    private static function inValues(string $field, callable $what): mixed
+    {
+        try {
+            return $what();
+        } catch (SceneError $error) {
+            throw new SceneError("{$field}.values.{$error->field}", $error->reason);
+        }
     }
 
     /**

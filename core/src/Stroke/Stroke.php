@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Stroke;
 
-use Aumbrel\Core\Scene\Fields;
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Input\Fields;
 use JsonSerializable;
 use WeakMap;
 

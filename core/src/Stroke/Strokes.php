@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Stroke;
 
-use Aumbrel\Core\Scene\SceneError;
+use Aumbrel\Core\Fault\SceneError;
 
 /** Strokes in the order in which they were painted. */
 final readonly class Strokes
 {
-    private const MOST = 2000;
+    public const MOST = 2000;
 
     /** @param  list<Stroke>  $all */
     public function __construct(public array $all)

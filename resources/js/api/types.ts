@@ -111,8 +111,13 @@ export type StripChange = {
     muted?: boolean;
     confinedTo?: string | null;
     values?: Values;
+    /** lets a light come from elsewhere, or says so of a plate; what that makes of its values, the core knows */
+    turn?: Turn;
     masks?: Record<string, MaskChange>;
 };
+
+/** A direction that light comes from, as the scene sees it. */
+export type Turn = { azimuth: number; elevation: number };
 
 export type Changes = Record<string, StripChange>;
 
@@ -133,7 +138,8 @@ export type Export = {
 export type Parameter = {
     name: string;
     label: string;
-    type: 'number' | 'choice' | 'switch' | 'point' | 'light colour' | 'flat colour' | 'mask stops' | 'picture' | 'path' | 'strokes' | 'corners' | 'line' | 'bearing';
+    /** which control it has: the controls' registry goes by it */
+    type: string;
     section: string;
     unit: string;
     least: number;

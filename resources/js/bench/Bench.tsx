@@ -1,13 +1,17 @@
 import { Copy, Trash2 } from 'lucide-react';
 import type { Parameter, Scene, Strip, StripChange, Value } from '../api/types';
 import { linearModes, modes, stripKinds } from '../generated/catalogue';
-import { percentScale, stopsScale } from '../desk/Fader';
-import type { Gestures } from '../screen/gestures';
-import { everyStrip, isLight, isShown } from '../screen/strips';
-import { useWork, work, type Step } from '../screen/store';
-import { ChoiceField, NumberField, ParameterField, Section, type Hand } from './fields';
+import { percentScale, stopsScale } from '../controls/Fader';
+import type { Gestures } from '../work/gestures';
+import { everyStrip, isLight, isShown } from '../work/strips';
+import { useWork, work, type Step } from '../work/store';
+import { ChoiceField } from '../controls/ChoiceField';
+import type { Hand } from '../controls/hand';
+import { NumberField } from '../controls/NumberField';
+import { Section } from '../controls/Section';
+import { ValueControl } from '../controls/ValueControl';
 import { MaskBench } from './MaskBench';
-import { BaseActions, EdgeActions, PlateField } from './PlateBench';
+import { BaseActions, EdgeActions } from './PlateBench';
 
 const TITLES: Record<string, string> = { plate: 'Plate', light: 'Light', placing: 'Placing', reach: 'Reach', base: 'Base', edge: 'Clean the edge', direction: 'Direction' };
 
@@ -71,19 +75,9 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                     {at === 0 && light && <LevelField strip={strip} gestures={gestures} />}
                     {shown
                         .filter((parameter) => parameter.section === section)
-                        .map((parameter) =>
-                            ['corners', 'line', 'bearing'].includes(parameter.type) ? (
-                                <PlateField key={parameter.name} scene={scene} strip={strip} parameter={parameter} gestures={gestures} />
-                            ) : (
-                                <ParameterField
-                                    key={parameter.name}
-                                    parameter={parameter}
-                                    value={strip.values[parameter.name] ?? null}
-                                    shortSide={Math.min(scene.width, scene.height)}
-                                    hand={valueHand(strip, parameter, gestures)}
-                                />
-                            ),
-                        )}
+                        .map((parameter) => (
+                            <ValueControl key={parameter.name} scene={scene} strip={strip} parameter={parameter} value={strip.values[parameter.name] ?? null} gestures={gestures} hand={valueHand(strip, parameter, gestures)} />
+                        ))}
                     {isPlate && section === 'base' && <BaseActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'edge' && <EdgeActions scene={scene} strip={strip} />}
                 </Section>

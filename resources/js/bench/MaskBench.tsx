@@ -1,13 +1,15 @@
 import { Contrast, Eye, EyeOff, Trash2 } from 'lucide-react';
-import type { Ground, Mask, MaskChange, Scene, Stop, Strip, Value } from '../api/types';
-import { maskHint } from '../desk/icons';
+import type { Ground, Mask, MaskChange, Scene, Strip, Value } from '../api/types';
+import { maskHint } from '../controls/icons';
 import { joins, maskKinds } from '../generated/catalogue';
-import { stopsOf } from '../screen/stops';
-import type { Gestures } from '../screen/gestures';
-import { isShown } from '../screen/strips';
-import { useWork, work, type Tool } from '../screen/store';
-import { ChoiceField, ParameterField, Section, ToggleField, type Hand } from './fields';
-import { StopsField } from './StopsField';
+import type { Gestures } from '../work/gestures';
+import { isShown } from '../work/strips';
+import { useWork, work, type Tool } from '../work/store';
+import { ChoiceField } from '../controls/ChoiceField';
+import type { Hand } from '../controls/hand';
+import { Section } from '../controls/Section';
+import { ToggleField } from '../controls/ToggleField';
+import { ValueControl } from '../controls/ValueControl';
 
 /** Kinds that come about by a tool on the view. */
 const DRAWN = ['outline', 'strokes', 'painted cut', 'colour area'];
@@ -115,19 +117,17 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
                     <ToggleField label="Inverted" value={mask.inverted} onSet={(inverted) => change({ inverted }, 'Invert the mask')} />
                     {kind?.parameters
                         .filter((parameter) => isShown(parameter, mask.values))
-                        .map((parameter) =>
-                            parameter.type === 'mask stops' ? (
-                                <StopsField key={parameter.name} stops={stopsOf(mask.values[parameter.name])} hand={hand(parameter.name, 'Stops') as Hand<Stop[]>} />
-                            ) : (
-                                <ParameterField
-                                    key={parameter.name}
-                                    parameter={parameter}
-                                    value={mask.values[parameter.name] ?? null}
-                                    shortSide={Math.min(scene.width, scene.height)}
-                                    hand={hand(parameter.name, parameter.label)}
-                                />
-                            ),
-                        )}
+                        .map((parameter) => (
+                            <ValueControl
+                                key={parameter.name}
+                                scene={scene}
+                                strip={strip}
+                                parameter={parameter}
+                                value={mask.values[parameter.name] ?? null}
+                                gestures={gestures}
+                                hand={hand(parameter.name, parameter.label)}
+                            />
+                        ))}
                 </div>
             )}
         </div>

@@ -1,9 +1,9 @@
 import type { Point, Scene, Sight, Strip, StripChange } from '../api/types';
-import type { Gestures } from '../screen/gestures';
-import { everyStrip } from '../screen/strips';
-import { useWork, work } from '../screen/store';
+import type { Gestures } from '../work/gestures';
+import { everyStrip } from '../work/strips';
+import { useWork, work } from '../work/store';
 import { follow } from '../ui/pointer';
-import { arcBetween, fromDial, onDial, toPlateBearing, turnedSpot } from './turning';
+import { arcBetween, fromDial, onDial, turnTo } from '../work/dial';
 
 const RADIUS = 48;
 
@@ -77,10 +77,10 @@ export function Compass({ scene, gestures }: { scene: Scene; gestures: Gestures 
 
 /** A plate's ring or a light's dot; dragging it says where the light comes from, the arrow keys step it. */
 function Mark({ sight, strip, isChosen, gestures }: { sight: Sight; strip: Strip; isChosen: boolean; gestures: Gestures }) {
-    const [x, y] = onDial(sight.azimuth, sight.elevation, RADIUS, FURTHEST);
-    const change = (azimuth: number, elevation: number): StripChange => ({
-        values: sight.light ? turnedSpot(strip, sight.seenFrom, azimuth, elevation) : { bearing: { by: 'sphere', ...toPlateBearing(strip, azimuth, elevation) } },
-    });
+    // what the hand asks for stands at once; what the core makes of it comes with the draft
+    const asked = useWork((state) => state.pending[strip.id]?.turn) ?? sight;
+    const [x, y] = onDial(asked.azimuth, asked.elevation, RADIUS, FURTHEST);
+    const change = (azimuth: number, elevation: number): StripChange => ({ turn: turnTo(azimuth, elevation) });
     const label = sight.light ? 'Turn the light' : 'Set the bearing';
 
     function onPointerDown(event: React.PointerEvent<SVGGElement>) {
@@ -111,7 +111,7 @@ function Mark({ sight, strip, isChosen, gestures }: { sight: Sight; strip: Strip
         if (way) {
             event.preventDefault();
             event.stopPropagation();
-            gestures.nudge(strip.id, change(sight.azimuth + (way[0] ?? 0), Math.min(90, Math.max(-90, sight.elevation + (way[1] ?? 0)))), label);
+            gestures.nudge(strip.id, change(asked.azimuth + (way[0] ?? 0), asked.elevation + (way[1] ?? 0)), label);
         }
     }
 

@@ -1,8 +1,8 @@
 import { useCallback, useRef, useState } from 'react';
 import type { Scene, Strip } from '../api/types';
-import type { Gestures } from '../screen/gestures';
-import { everyStrip } from '../screen/strips';
-import { useWork, work } from '../screen/store';
+import type { Gestures } from '../work/gestures';
+import { everyStrip } from '../work/strips';
+import { useWork, work } from '../work/store';
 import { Shelf } from './Shelf';
 import { StripCard } from './StripCard';
 import { useContributions } from './useContributions';

@@ -3,9 +3,9 @@ import { Popover } from 'radix-ui';
 import { useRef, useState } from 'react';
 import type { Scene, StripKind } from '../api/types';
 import { stripKinds } from '../generated/catalogue';
-import type { Gestures } from '../screen/gestures';
-import { course, useWork } from '../screen/store';
-import { accents, FamilyIcon } from './icons';
+import type { Gestures } from '../work/gestures';
+import { course, useWork } from '../work/store';
+import { accents, FamilyIcon } from '../controls/icons';
 
 /** Kinds that come about in another way than from the shelf. */
 const ELSEWHERE = ['group'];

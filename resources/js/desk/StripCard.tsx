@@ -3,11 +3,11 @@ import type { Strip } from '../api/types';
 import { linearModes } from '../generated/catalogue';
 import { hintOf } from '../ui/kelvin';
 import { figure } from '../ui/words';
-import type { Gestures } from '../screen/gestures';
-import { colourOf, isLight } from '../screen/strips';
-import { useWork, work } from '../screen/store';
-import { Fader, faded, percentScale, stopsScale } from './Fader';
-import { accents, FamilyIcon, maskHint } from './icons';
+import type { Gestures } from '../work/gestures';
+import { colourOf, isLight } from '../work/strips';
+import { useWork, work } from '../work/store';
+import { Fader, faded, percentScale, stopsScale } from '../controls/Fader';
+import { accents, FamilyIcon, maskHint } from '../controls/icons';
 
 type Props = {
     strip: Strip;

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import type { Scene } from '../api/types';
-import { useWork } from '../screen/store';
+import { useWork } from '../work/store';
 
 /** What each strip alone adds or takes away, as small pictures; asked for when the hand rests. */
 export function useContributions(scene: Scene): Map<string, ImageData> {

@@ -19,9 +19,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": null,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -34,12 +34,12 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": [
                     0,
                     0
                 ],
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -52,9 +52,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0.005,
                 "most": 64,
                 "step": 0.005,
+                "choices": [],
                 "default": 1,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -67,9 +67,9 @@ export const stripKinds: StripKind[] = [
                 "least": -360,
                 "most": 360,
                 "step": 1,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -82,9 +82,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": false,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -97,12 +97,12 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": [
                     0,
                     0
                 ],
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -115,9 +115,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": null,
                 "optional": true,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": "straight on"
             },
@@ -130,9 +130,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": null,
                 "optional": true,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": "not drawn"
             },
@@ -145,9 +145,9 @@ export const stripKinds: StripKind[] = [
                 "least": -6,
                 "most": 6,
                 "step": 0.1,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -160,9 +160,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 100,
                 "step": 1,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -175,9 +175,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 100,
                 "step": 1,
+                "choices": [],
                 "default": 100,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -190,9 +190,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 95,
                 "step": 1,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -205,9 +205,9 @@ export const stripKinds: StripKind[] = [
                 "least": -200,
                 "most": 200,
                 "step": 0.5,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -220,9 +220,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 200,
                 "step": 0.5,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -235,9 +235,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 60,
                 "step": 1,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -250,9 +250,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 100,
                 "step": 1,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -265,9 +265,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": false,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -280,9 +280,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": null,
                 "optional": true,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": "not known"
             }
@@ -305,11 +305,11 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": {
                     "kelvin": 3200
                 },
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -322,9 +322,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": null,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -337,9 +337,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": null,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -352,9 +352,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0.5,
                 "most": 170,
                 "step": 0.5,
+                "choices": [],
                 "default": 26,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -367,9 +367,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0.55,
                 "most": 340,
                 "step": 0.5,
+                "choices": [],
                 "default": 44,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -382,13 +382,13 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
-                "default": "linear",
-                "optional": false,
                 "choices": [
                     "even",
                     "linear",
                     "inverse square"
                 ],
+                "default": "linear",
+                "optional": false,
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -401,9 +401,9 @@ export const stripKinds: StripKind[] = [
                 "least": 1,
                 "most": 100000,
                 "step": 1,
+                "choices": [],
                 "default": null,
                 "optional": true,
-                "choices": [],
                 "shownWhen": {
                     "reachLaw": [
                         "linear",
@@ -421,9 +421,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 100000,
                 "step": 1,
+                "choices": [],
                 "default": null,
                 "optional": true,
-                "choices": [],
                 "shownWhen": {
                     "reachLaw": [
                         "inverse square"
@@ -440,9 +440,9 @@ export const stripKinds: StripKind[] = [
                 "least": -90,
                 "most": 90,
                 "step": 1,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -455,9 +455,111 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 2000,
                 "step": 1,
+                "choices": [],
                 "default": 0,
                 "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "rim",
+        "label": "Rim",
+        "hint": "Light along the edge of a plate, from where it comes",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
                 "choices": [],
+                "default": {
+                    "kelvin": 4300
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "of",
+                "label": "On",
+                "type": "plate",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "no plate"
+            },
+            {
+                "name": "width",
+                "label": "Width",
+                "type": "number",
+                "section": "light",
+                "unit": "px",
+                "least": 0.5,
+                "most": 1000,
+                "step": 0.5,
+                "choices": [],
+                "default": 8,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "azimuth",
+                "label": "Azimuth",
+                "type": "number",
+                "section": "direction",
+                "unit": "°",
+                "least": -180,
+                "most": 180,
+                "step": 1,
+                "choices": [],
+                "default": 45,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "elevation",
+                "label": "Elevation",
+                "type": "number",
+                "section": "direction",
+                "unit": "°",
+                "least": -90,
+                "most": 90,
+                "step": 1,
+                "choices": [],
+                "default": -20,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "wrap",
+                "label": "Wrap",
+                "type": "number",
+                "section": "direction",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
                 "shownWhen": {},
                 "whenEmpty": ""
             }
@@ -480,9 +582,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": "#20304a",
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             }
@@ -505,9 +607,9 @@ export const stripKinds: StripKind[] = [
                 "least": -6,
                 "most": 6,
                 "step": 0.1,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -520,9 +622,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 100,
                 "step": 1,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -535,9 +637,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 100,
                 "step": 1,
+                "choices": [],
                 "default": 100,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -550,9 +652,9 @@ export const stripKinds: StripKind[] = [
                 "least": 0,
                 "most": 95,
                 "step": 1,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             }
@@ -586,9 +688,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": null,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -601,9 +703,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": null,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -616,6 +718,7 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": [
                     {
                         "offset": 0,
@@ -629,7 +732,6 @@ export const maskKinds: MaskKind[] = [
                     }
                 ],
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -642,9 +744,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": false,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             }
@@ -666,9 +768,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": null,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -681,9 +783,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 1,
                 "most": 100000,
                 "step": 1,
+                "choices": [],
                 "default": 200,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -696,9 +798,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 1,
                 "most": 100000,
                 "step": 1,
+                "choices": [],
                 "default": 200,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -711,9 +813,9 @@ export const maskKinds: MaskKind[] = [
                 "least": -360,
                 "most": 360,
                 "step": 1,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -726,9 +828,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 100000,
                 "step": 1,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -741,6 +843,7 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": [
                     {
                         "offset": 0,
@@ -754,7 +857,6 @@ export const maskKinds: MaskKind[] = [
                     }
                 ],
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -767,9 +869,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": false,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             }
@@ -792,9 +894,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": [],
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -807,9 +909,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 500,
                 "step": 0.5,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -822,9 +924,9 @@ export const maskKinds: MaskKind[] = [
                 "least": -500,
                 "most": 500,
                 "step": 0.5,
+                "choices": [],
                 "default": 0,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             }
@@ -847,12 +949,12 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
-                "default": "hidden",
-                "optional": false,
                 "choices": [
                     "hidden",
                     "shown"
                 ],
+                "default": "hidden",
+                "optional": false,
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -865,9 +967,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": [],
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             }
@@ -889,9 +991,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": [],
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             }
@@ -913,9 +1015,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
+                "choices": [],
                 "default": null,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -928,9 +1030,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 0.5,
                 "most": 100,
                 "step": 0.5,
+                "choices": [],
                 "default": 12,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -943,12 +1045,12 @@ export const maskKinds: MaskKind[] = [
                 "least": 0,
                 "most": 0,
                 "step": 1,
-                "default": "touching",
-                "optional": false,
                 "choices": [
                     "touching",
                     "everywhere"
                 ],
+                "default": "touching",
+                "optional": false,
                 "shownWhen": {},
                 "whenEmpty": ""
             },
@@ -961,9 +1063,9 @@ export const maskKinds: MaskKind[] = [
                 "least": 1,
                 "most": 101,
                 "step": 2,
+                "choices": [],
                 "default": 7,
                 "optional": false,
-                "choices": [],
                 "shownWhen": {},
                 "whenEmpty": ""
             }

@@ -1,7 +1,7 @@
 import { Popover } from 'radix-ui';
 import type { Scene } from '../api/types';
-import type { Gestures } from '../screen/gestures';
-import { useWork, work } from '../screen/store';
+import type { Gestures } from '../work/gestures';
+import { useWork, work } from '../work/store';
 
 /** What the core has noticed, each with its mends. */
 export function Readings({ scene, gestures }: { scene: Scene; gestures: Gestures }) {

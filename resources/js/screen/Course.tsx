@@ -1,4 +1,4 @@
-import { course, useWork } from './store';
+import { course, useWork } from '../work/store';
 
 /** The order of work. It locks nothing; it decides what is offered first. */
 export function Course() {

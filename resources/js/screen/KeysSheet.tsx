@@ -1,6 +1,6 @@
 import { Dialog } from 'radix-ui';
 import { keyList } from './keys';
-import { useWork } from './store';
+import { useWork } from '../work/store';
 
 export function KeysSheet() {
     const open = useWork((state) => state.keysOpen);

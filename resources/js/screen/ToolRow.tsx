@@ -2,9 +2,9 @@ import type { Scene, Strip } from '../api/types';
 import { pressures } from '../generated/catalogue';
 import { Readings } from '../readings/Readings';
 import { paintTarget } from '../view/tools/target';
-import type { Gestures } from './gestures';
-import { everyStrip } from './strips';
-import { useWork, work, type Tool } from './store';
+import type { Gestures } from '../work/gestures';
+import { everyStrip } from '../work/strips';
+import { useWork, work, type Tool } from '../work/store';
 
 const TOOLS: { tool: Tool; label: string; key: string }[] = [
     { tool: 'move', label: 'Move', key: 'E' },

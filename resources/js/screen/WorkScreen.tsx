@@ -12,13 +12,13 @@ import { TakingIn } from '../ui/takingIn';
 import { go } from '../ui/route';
 import { View } from '../view/View';
 import { Course } from './Course';
-import { useFollowing } from './following';
-import { useGestures, type Gestures } from './gestures';
+import { useFollowing } from '../work/following';
+import { useGestures, type Gestures } from '../work/gestures';
 import { KeysSheet } from './KeysSheet';
 import { useKeys } from './keys';
 import { ToolRow } from './ToolRow';
 import { Waits } from './Waits';
-import { useWork, work } from './store';
+import { useWork, work } from '../work/store';
 
 /** The work screen: the course and the bench at the left, the view, the desk below. */
 export function WorkScreen({ sceneId }: { sceneId: string }) {

@@ -1,8 +1,8 @@
 import { useEffect } from 'react';
 import type { Scene, Strip } from '../api/types';
-import type { Gestures } from './gestures';
-import { everyStrip } from './strips';
-import { course, useWork, work } from './store';
+import type { Gestures } from '../work/gestures';
+import { everyStrip } from '../work/strips';
+import { course, useWork, work } from '../work/store';
 
 export const keyList: [string, string][] = [
     ['1 – 6', 'Step of the course'],

@@ -2,10 +2,10 @@ import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, typ
 import { api, Refused } from '../api/client';
 import type { Point, Scene } from '../api/types';
 import { follow } from '../ui/pointer';
-import type { Gestures } from '../screen/gestures';
-import { everyStrip, pointOf } from '../screen/strips';
-import { useWork } from '../screen/store';
-import { lensOf, panned, restScale, toScene, windowOf, zoomedAt, type Size } from './camera';
+import type { Gestures } from '../work/gestures';
+import { everyStrip, pointOf } from '../work/strips';
+import { useWork } from '../work/store';
+import { lensOf, panned, restScale, toScene, windowOf, zoomedAt, type Size } from '../work/camera';
 import { Handles } from './handles/Handles';
 import { ToolLayer } from './tools/ToolLayer';
 import { PictureLoop, type Shown } from './pictureLoop';

@@ -1,6 +1,6 @@
 import type { Point } from '../../api/types';
-import { pointOf } from '../../screen/strips';
-import { groundOf } from '../ground';
+import { pointOf } from '../../work/strips';
+import { groundOf } from '../../work/ground';
 import { startDrag } from './drag';
 import { Grip } from './parts';
 import type { MaskHandleProps } from './types';

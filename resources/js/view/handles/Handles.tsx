@@ -1,19 +1,20 @@
 import { createElement, type FunctionComponent } from 'react';
 import type { Scene } from '../../api/types';
-import type { Gestures } from '../../screen/gestures';
-import { everyStrip } from '../../screen/strips';
-import { useWork } from '../../screen/store';
-import type { Lens, Size } from '../camera';
+import type { Gestures } from '../../work/gestures';
+import { everyStrip } from '../../work/strips';
+import { useWork } from '../../work/store';
+import type { Lens, Size } from '../../work/camera';
 import { LinearHandles } from './LinearHandles';
 import { ColourAreaHandles } from './ColourAreaHandles';
 import { OutlineHandles } from './OutlineHandles';
 import { PlateHandles } from './PlateHandles';
 import { RadialHandles } from './RadialHandles';
+import { RimHandles } from './RimHandles';
 import { SpotHandles } from './SpotHandles';
 import type { MaskHandleProps, StripHandleProps } from './types';
 
 /** The handles of each kind of strip and of mask; a kind without any needs no line. */
-const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: SpotHandles, plate: PlateHandles };
+const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: SpotHandles, rim: RimHandles, plate: PlateHandles };
 
 const ofMasks: Record<string, FunctionComponent<MaskHandleProps>> = { linear: LinearHandles, radial: RadialHandles, outline: OutlineHandles, 'colour area': ColourAreaHandles };
 

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { Changes, FoundBearing, Point, StripChange, Values } from '../../api/types';
-import { clamp, everyStrip, numberOf, pointOf } from '../../screen/strips';
-import { useWork } from '../../screen/store';
-import { toView } from '../camera';
+import { clamp, everyStrip, numberOf, pointOf } from '../../work/strips';
+import { useWork } from '../../work/store';
+import { toView } from '../../work/camera';
 import { startDrag, startDragOf, type Held } from './drag';
 import { Grip, Line, Tag } from './parts';
 import { snapped, type Guides } from './snap';

@@ -1,5 +1,5 @@
 import type { Point, StripChange, Values } from '../../api/types';
-import { clamp, numberOf, pointOf } from '../../screen/strips';
+import { clamp, numberOf, pointOf } from '../../work/strips';
 import { startDrag } from './drag';
 import type { MaskHandleProps } from './types';
 import { Grip, Line } from './parts';

@@ -1,9 +1,9 @@
 import type { PointerEvent } from 'react';
 import { follow } from '../../ui/pointer';
 import type { Point } from '../../api/types';
-import { toScene, type Lens } from '../camera';
-import { work } from '../../screen/store';
-import type { Gestures } from '../../screen/gestures';
+import { toScene, type Lens } from '../../work/camera';
+import { work } from '../../work/store';
+import type { Gestures } from '../../work/gestures';
 import type { Changes, StripChange } from '../../api/types';
 
 export type Held = { shift: boolean; alt: boolean };

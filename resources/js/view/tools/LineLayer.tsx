@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { Point } from '../../api/types';
-import { useWork, type Drawing } from '../../screen/store';
+import { useWork, type Drawing } from '../../work/store';
 import { follow } from '../../ui/pointer';
-import { groundOf } from '../ground';
+import { groundOf } from '../../work/ground';
 import { Line } from '../handles/parts';
 import { placing } from './place';
 import type { StripLayerProps } from './types';

@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
 import type { Ground, Node, Point } from '../../api/types';
-import { useWork } from '../../screen/store';
+import { useWork } from '../../work/store';
 import { follow } from '../../ui/pointer';
-import { toView } from '../camera';
-import { groundOf } from '../ground';
+import { toView } from '../../work/camera';
+import { groundOf } from '../../work/ground';
 import { OutlineHandles, pathOf } from '../handles/OutlineHandles';
 import { placing } from './place';
 import { joinOf } from './target';

@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Point, Strip, Stroke, Values } from '../../api/types';
 import { Pen, play, withPoint } from '../../pen/pen';
-import { useWork, work } from '../../screen/store';
+import { useWork, work } from '../../work/store';
 import { follow } from '../../ui/pointer';
-import { toScene, toView, type Lens } from '../camera';
-import { groundOf } from '../ground';
+import { toScene, toView, type Lens } from '../../work/camera';
+import { groundOf } from '../../work/ground';
 import { inWords, paintTarget } from './target';
 import type { StripLayerProps } from './types';
 

@@ -1,6 +1,6 @@
-import { useWork } from '../../screen/store';
+import { useWork } from '../../work/store';
 import { say } from '../../ui/notices';
-import { groundOf } from '../ground';
+import { groundOf } from '../../work/ground';
 import { placing } from './place';
 import { joinOf } from './target';
 import type { StripLayerProps } from './types';

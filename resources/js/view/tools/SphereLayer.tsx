@@ -1,11 +1,11 @@
 import { useEffect, useRef } from 'react';
 import { api } from '../../api/client';
-import { useWork, work } from '../../screen/store';
+import { useWork, work } from '../../work/store';
 import { follow } from '../../ui/pointer';
 import { sayError } from '../../ui/notices';
-import { mapped } from '../ground';
-import { toView } from '../camera';
-import { toPlateBearing } from '../../compass/turning';
+import { mapped } from '../../work/ground';
+import { toView } from '../../work/camera';
+import { turnTo } from '../../work/dial';
 import type { StripLayerProps } from './types';
 
 const SIZE = 148;
@@ -14,7 +14,8 @@ const SIZE = 148;
 export function SphereLayer({ scene, strip, lens, gestures }: StripLayerProps) {
     const noticed = useWork((state) => state.noticed);
     const sight = (noticed.compass ?? scene.compass).sights.find((other) => other.strip === strip.id);
-    const [azimuth, elevation] = [sight?.azimuth ?? 90, sight?.elevation ?? 30];
+    const asked = useWork((state) => state.pending[strip.id]?.turn) ?? sight;
+    const [azimuth, elevation] = [asked?.azimuth ?? 90, asked?.elevation ?? 30];
     const canvas = useRef<HTMLCanvasElement>(null);
     const newest = useRef(0);
 
@@ -40,7 +41,7 @@ export function SphereLayer({ scene, strip, lens, gestures }: StripLayerProps) {
             // the brightest place follows the pointer; beyond the rim the light goes behind
             const away = Math.hypot(x, y);
             const height = away <= 1 ? (Math.acos(away) * 180) / Math.PI : -Math.min(80, (away - 1) * 60);
-            work.live(strip.id, { values: { bearing: { by: 'sphere', ...toPlateBearing(strip, (Math.atan2(y, x) * 180) / Math.PI, height) } } }, pointer.timeStamp);
+            work.live(strip.id, { turn: turnTo((Math.atan2(y, x) * 180) / Math.PI, height) }, pointer.timeStamp);
         };
         turn(event);
         follow(event.currentTarget, event.pointerId, { move: turn, end: () => void gestures.commit(strip.id, 'Turn the sphere'), cancel: () => work.drop(strip.id) });

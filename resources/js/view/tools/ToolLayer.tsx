@@ -1,5 +1,5 @@
-import { everyStrip } from '../../screen/strips';
-import { useWork } from '../../screen/store';
+import { everyStrip } from '../../work/strips';
+import { useWork } from '../../work/store';
 import { LineLayer } from './LineLayer';
 import { OutlineLayer } from './OutlineLayer';
 import { PaintLayer } from './PaintLayer';

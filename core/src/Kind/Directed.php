@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Kind;
+
+use Aumbrel\Core\Bearing\Bearing;
+use Aumbrel\Core\Color\LightColour;
+use Aumbrel\Core\Geometry\Point;
+
+/** A light that comes from somewhere: it has a bearing, seen from what it lights. */
+interface Directed
+{
+    /** The plate that it lights by its own values; null when that follows from where it aims or what it is confined to. */
+    public function lights(): ?string;
+
+    /** What it aims at; null when it aims at nothing but its plate. */
+    public function aim(): ?Point;
+
+    public function bearingFrom(Point $place): Bearing;
+
+    /**
+     * The values that make it come from elsewhere, seen from a place, at the same distance.
+     *
+     * @return array<string, mixed>
+     */
+    public function turnedTo(Bearing $bearing, Point $place): array;
+
+    public function colour(): LightColour;
+}

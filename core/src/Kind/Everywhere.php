@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Kind;
+
+use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+
+/** All of the picture, evenly. */
+final readonly class Everywhere implements Field
+{
+    public function write(KernelWriter $kernel, Window $window): string
+    {
+        return '1.0';
+    }
+
+    public function extent(): ?Extent
+    {
+        return null;
+    }
+
+    public function largest(): float
+    {
+        return 1.0;
+    }
+
+    public function identity(): string
+    {
+        return 'everywhere';
+    }
+
+    public function readsBelow(): bool
+    {
+        return false;
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Kind;
+
+use Aumbrel\Core\Bearing\Bearing;
+use Aumbrel\Core\Bearing\FoundBearing;
+use Aumbrel\Core\CutOut\CutMask;
+use Aumbrel\Core\CutOut\PlateOutline;
+use Aumbrel\Core\Geometry\Placement;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Seen\SeenPlate;
+
+/** A picture that stands in the scene: a plate, as other strips know it. */
+interface Pictured extends StripKind
+{
+    /** The plain name of its picture. */
+    public function picture(): string;
+
+    /** How a picture of a size lies in the scene. */
+    public function placement(int $width, int $height): Placement;
+
+    /**
+     * As a window sees it, cut out as its masks and its edge say.
+     *
+     * @param  list<CutMask>  $masks  those that lie on it
+     */
+    public function seen(PictureSource $picture, array $masks, Window $window): SeenPlate;
+
+    /**
+     * Where its outline lies; null when nothing cuts it out.
+     *
+     * @param  list<CutMask>  $masks  those that lie on it
+     */
+    public function outline(PictureSource $picture, array $masks): ?PlateOutline;
+
+    /** How its bearing was found, in its own picture; null when it is not known. */
+    public function found(): ?FoundBearing;
+
+    /** Where its light comes from as the scene sees it: mirrored and turned with it; null when it is not known. */
+    public function bearing(): ?Bearing;
+
+    /**
+     * Its bearing with other values.
+     *
+     * @param  array<string, mixed>  $values
+     */
+    public function bearingWith(array $values): ?Bearing;
+
+    /**
+     * The values that say that its light comes from there, found by hand.
+     *
+     * @param  Bearing  $seen  as the scene sees it
+     * @return array<string, mixed>
+     */
+    public function litFrom(Bearing $seen): array;
+
+    /**
+     * The values that mirror it where it stands.
+     *
+     * @return array<string, mixed>
+     */
+    public function mirroring(): array;
+}

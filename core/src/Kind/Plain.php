@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Kind;
+
+use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Geometry\Point;
+
+/** What most kinds of strip have in common: every mode goes, nothing is missing, no lines, no values of their own place. */
+trait Plain
+{
+    public function check(BlendMode $mode): void
+    {
+    }
+
+    public static function placed(Point $centre, float $span, ?string $plate = null): array
+    {
+        return [];
+    }
+
+    public function problem(Surroundings $around): ?string
+    {
+        return null;
+    }
+
+    public function outlines(): array
+    {
+        return [];
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Kind;
+
+use Aumbrel\Core\CutOut\PlateOutline;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Seen\SeenPlate;
+
+/** Where a strip is rendered: the window, and the plates as it sees them. */
+interface Site extends Surroundings
+{
+    public function window(): Window;
+
+    /** The strip's own plate, or another one, as the window sees it; null when there is none of that id. */
+    public function seen(string $id): ?SeenPlate;
+
+    /** Where a plate's outline lies; worked out once for the plate. Null when there is no plate of that id, or it has none. */
+    public function outline(string $id): ?PlateOutline;
+
+    /** The strip's own id. */
+    public function id(): string;
+}

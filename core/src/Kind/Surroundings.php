@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Kind;
+
+use Aumbrel\Core\Blend\BlendMode;
+
+/** What a strip can know of itself on the desk and of the other strips without anything being rendered. */
+interface Surroundings
+{
+    public function mode(): BlendMode;
+
+    /** Stops, for lights; 0 otherwise. */
+    public function level(): float;
+
+    /** 0..1, for everything but lights; 1 for those. */
+    public function amount(): float;
+
+    /** Kelvin of the light that the scene shows as white. */
+    public function white(): float;
+
+    /** A plate of the scene; null when there is none of that id. */
+    public function plate(string $id): ?Pictured;
+
+    /** Whether a plate is cut out, by masks or by its picture's own transparency: a plate's border is no outline. */
+    public function hasOutline(string $id): bool;
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Picture;
+
+use Aumbrel\Core\Fault\PictureLost;
+
+/** A picture whose packed rows lie in a folder, as {@see PackedWriter} wrote them; windows read only their rows. */
+final class PackedPicture implements PictureSource
+{
+    /** @var array<int, resource> open files by level */
+    private array $files = [];
+
+    private function __construct(
+        private readonly string $folder,
+        private readonly string $key,
+        private readonly int $width,
+        private readonly int $height,
+        private readonly int $bits,
+        private readonly bool $opaque,
+    ) {
+    }
+
+    /** @throws PictureLost when the folder holds no packed picture */
+    public static function open(string $folder): self
+    {
+        $about = json_decode((string) @file_get_contents("{$folder}/picture.json"), true);
+        if (! is_array($about) || ! is_int($about['width'] ?? null) || ! is_int($about['height'] ?? null)
+            || ! in_array($about['bits'] ?? null, [8, 16], true) || ! is_bool($about['opaque'] ?? null)) {
+            throw new PictureLost($folder);
+        }
+
+        return new self($folder, basename($folder), $about['width'], $about['height'], $about['bits'], $about['opaque']);
+    }
+
+    public function key(): string
+    {
+        return $this->key;
+    }
+
+    public function width(): int
+    {
+        return $this->width;
+    }
+
+    public function height(): int
+    {
+        return $this->height;
+    }
+
+    public function bits(): int
+    {
+        return $this->bits;
+    }
+
+    public function opaque(): bool
+    {
+        return $this->opaque;
+    }
+
+    public function pixels(int $level, int $x, int $y, int $columns, int $rows): array
+    {
+        $file = $this->files[$level] ??= $this->file($level);
+        $size = intdiv($this->bits, 2);
+        $pitch = (int) ceil($this->width / 2 ** $level) * $size;
+        $format = $this->bits === 16 ? 'P*' : 'V*';
+        $bytes = '';
+        if ($columns * $size === $pitch) {
+            fseek($file, $y * $pitch);
+            $bytes = $this->readAll($file, $rows * $pitch);
+        } else {
+            for ($row = 0; $row < $rows; $row++) {
+                fseek($file, ($y + $row) * $pitch + $x * $size);
+                $bytes .= $this->readAll($file, $columns * $size);
+            }
+        }
+        /** @var array<int, int>|false $pixels */
+        $pixels = unpack($format, $bytes);
+
+        return $pixels === false ? [] : array_values($pixels);
+    }
+
+    /** @return resource */
+    private function file(int $level)
+    {
+        $file = @fopen("{$this->folder}/{$level}.rows", 'rb');
+
+        return $file === false ? throw new PictureLost($this->folder) : $file;
+    }
+
+    /** @param  resource  $file */
+    private function readAll($file, int $length): string
+    {
+        $bytes = $length > 0 ? stream_get_contents($file, $length) : '';
+        if ($bytes === false || strlen($bytes) !== $length) {
+            throw new PictureLost($this->folder);
+        }
+
+        return $bytes;
+    }
+}

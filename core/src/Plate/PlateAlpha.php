@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Plate;
+
+use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\Field;
+use Aumbrel\Core\Seen\PlateWords;
+use Aumbrel\Core\Seen\SeenPlate;
+
+/** Where a plate is. */
+final readonly class PlateAlpha implements Field
+{
+    public function __construct(private SeenPlate $plate)
+    {
+    }
+
+    public function write(KernelWriter $kernel, Window $window): string
+    {
+        $alpha = $kernel->variable('alpha');
+        $kernel->line("{$alpha} = ".PlateWords::alpha($kernel, $this->plate).';');
+
+        return $alpha;
+    }
+
+    public function extent(): Extent
+    {
+        return $this->plate;
+    }
+
+    public function largest(): float
+    {
+        return 1.0;
+    }
+
+    public function identity(): string
+    {
+        return $this->plate->key();
+    }
+
+    public function readsBelow(): bool
+    {
+        return false;
+    }
+}

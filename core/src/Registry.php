@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core;
+
+use Aumbrel\Core\Flat\Fill;
+use Aumbrel\Core\Grade\Base;
+use Aumbrel\Core\Kind\Kinds;
+use Aumbrel\Core\Light\Rim;
+use Aumbrel\Core\Light\Spot;
+use Aumbrel\Core\Mask\ColourArea;
+use Aumbrel\Core\Mask\LinearMask;
+use Aumbrel\Core\Mask\OutlineMask;
+use Aumbrel\Core\Mask\PaintedCut;
+use Aumbrel\Core\Mask\RadialMask;
+use Aumbrel\Core\Mask\StrokesMask;
+use Aumbrel\Core\Plate\Plate;
+use Aumbrel\Core\Scene\Group;
+
+/** The only place that names every kind; handed to whoever reads scenes. */
+final class Registry
+{
+    public static function kinds(): Kinds
+    {
+        return new Kinds(
+            strips: [
+                Plate::class,
+                Spot::class,
+                Rim::class,
+                Fill::class,
+                Base::class,
+                Group::class,
+            ],
+            masks: [
+                LinearMask::class,
+                RadialMask::class,
+                OutlineMask::class,
+                StrokesMask::class,
+                PaintedCut::class,
+                ColourArea::class,
+            ],
+        );
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Render;
+
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\Everywhere;
+use Aumbrel\Core\Kind\Layer;
+use Aumbrel\Core\Scene\Strip;
+
+/** Writes the loop that works out how much of a layer there is at each column, and where it begins and ends. */
+final readonly class Cover
+{
+    /** The line of the row that holds the cover of the layer being mixed. */
+    private const LINE = 'cover';
+
+    public function __construct(private KernelWriter $kernel, private Window $window)
+    {
+    }
+
+    /**
+     * The cover of a layer: field, masks, confinement, strength.
+     *
+     * @param  list<string>  $confinement  lines
+     * @param  list<string>  $covered  lines of what it covers, which it takes its share from
+     * @return string the line that holds it
+     */
+    public function of(Strip $strip, Layer $layer, array $confinement, array $covered = []): string
+    {
+        $this->begin();
+        $cover = $this->kernel->variable('cover');
+        $even = $layer->field instanceof Everywhere ? $layer->strength->even() : null;
+        if ($even !== null) {
+            $this->kernel->line("{$cover} = {$this->kernel->number($even)}; {");
+            $this->shape($strip, $cover, $confinement);
+        } else {
+            $shape = $layer->field->write($this->kernel, $this->window);
+            $this->kernel->line("{$cover} = 0.0; if ({$shape} > 0.0) { {$cover} = 1.0;");
+            $this->shape($strip, $cover, $confinement);
+            $layer->strength->write($this->kernel, $cover, $shape, $layer->mode, $layer->field);
+        }
+        foreach ($covered as $line) {
+            $this->kernel->line("{$this->kernel->stored($line)} *= 1.0 - {$cover};");
+        }
+        $this->kernel->line('}');
+
+        return $this->keep($cover);
+    }
+
+    /**
+     * The cover of a group: its fader, masks and confinement.
+     *
+     * @param  list<string>  $confinement  lines
+     */
+    public function ofGroup(Strip $strip, array $confinement): string
+    {
+        $this->begin();
+        $cover = $this->kernel->variable('cover');
+        $this->kernel->line("{$cover} = {$this->kernel->number($strip->amount)};");
+        $this->shape($strip, $cover, $confinement);
+
+        return $this->keep($cover);
+    }
+
+    /** Hands first and last column on to another kernel. */
+    public function handOn(): void
+    {
+        $this->kernel->closing("\$lines['first'] = \$first; \$lines['end'] = \$end;");
+    }
+
+    /** Goes on where another kernel has worked out the cover; gives the line that holds it. */
+    public function goOn(): string
+    {
+        $this->kernel->row("\$first = \$lines['first']; \$end = \$lines['end'];");
+
+        return $this->kernel->stored(self::LINE);
+    }
+
+    private function begin(): void
+    {
+        $this->kernel->row('$first = 0; $end = 0;');
+        $this->kernel->loop();
+    }
+
+    /**
+     * Multiplies the confinement and the masks of a strip into a variable.
+     *
+     * @param  list<string>  $confinement
+     */
+    private function shape(Strip $strip, string $cover, array $confinement): void
+    {
+        foreach ($confinement as $line) {
+            $this->kernel->line("{$cover} *= {$this->kernel->stored($line)};");
+        }
+        $masks = $strip->activeMasks();
+        if ($masks === []) {
+            return;
+        }
+        $joined = $this->kernel->variable('joined');
+        foreach ($masks as $at => $entry) {
+            $value = $entry->mask->write($this->kernel, $this->window);
+            if ($entry->inverted) {
+                $value = "(1.0 - {$value})";
+            }
+            $join = $at === 0 ? $entry->join->first() : $entry->join;
+            $this->kernel->line("{$joined} = {$this->kernel->expression($join->formula(), $at === 0 ? ['1.0', $value] : [$joined, $value])};");
+        }
+        $this->kernel->line("{$cover} *= {$joined};");
+    }
+
+    /** Keeps the cover for the loops that follow; gives the line that holds it. */
+    private function keep(string $cover): string
+    {
+        $line = $this->kernel->stored(self::LINE);
+        $this->kernel->line("if ({$cover} > 0.0) { if (\$end === 0) { \$first = \$c; } \$end = \$c + 1; }");
+        $this->kernel->line("{$line} = {$cover};");
+
+        return $line;
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Render;
+
+use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Kernel\Inliner;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Closure;
+
+/**
+ * The passes of a plan as they come together, and in what form they leave the picture: encoded or linear, opaque or not,
+ * with values above 1 or without.
+ *
+ * Layers that cover the whole window wait to be mixed together in one kernel, as long as its branches stay few.
+ */
+final class Passes
+{
+    /** Branches that layers mixed together in one loop may have in all. */
+    private const MOST_BRANCHES = 8;
+
+    /** @var list<Pass|Keep> */
+    private array $passes = [];
+
+    private bool $linear = false;
+
+    /** Whether a value may lie above 1 by now. */
+    private bool $exceeds = false;
+
+    private ?KernelWriter $together = null;
+
+    /** @var list<KernelLayer> layers that wait to be mixed together */
+    private array $waiting = [];
+
+    private int $waitingBranches = 0;
+
+    private int $kept = 0;
+
+    /** @param  bool  $opaque  whether everything lies on an opaque ground */
+    public function __construct(private readonly Inliner $inliner, public readonly bool $opaque)
+    {
+    }
+
+    /** @return list<Pass|Keep> */
+    public function all(): array
+    {
+        $this->mixWaiting();
+
+        return $this->passes;
+    }
+
+    public function count(): int
+    {
+        return count($this->all());
+    }
+
+    public function writer(): KernelWriter
+    {
+        return new KernelWriter($this->inliner);
+    }
+
+    public function exceeds(): bool
+    {
+        return $this->exceeds;
+    }
+
+    /** A value may lie above 1 from here on; or, where what was planned is taken back, no longer. */
+    public function setExceeds(bool $exceeds): void
+    {
+        $this->exceeds = $exceeds;
+    }
+
+    public function add(KernelWriter $kernel, ?Extent $extent = null, bool $keepsCover = false): void
+    {
+        $this->mixWaiting();
+        $this->passes[] = new Pass($kernel->finish(), $extent, $keepsCover);
+    }
+
+    public function mix(KernelWriter $kernel, KernelLayer $layer, ?Extent $extent): void
+    {
+        // colours are not premultiplied, so a change of colour mixes as over an opaque ground
+        (new Mixer($kernel, $this->opaque || $layer->recolours, $this->linear))->mix([$layer]);
+        $this->add($kernel, $extent);
+    }
+
+    /** @param  Closure(KernelWriter): KernelLayer  $layer */
+    public function mixLater(int $branches, Closure $layer): void
+    {
+        if ($this->waiting !== [] && $this->waitingBranches + $branches > self::MOST_BRANCHES) {
+            $this->mixWaiting();
+        }
+        $this->together ??= $this->writer();
+        $this->waiting[] = $layer($this->together);
+        $this->waitingBranches += $branches;
+    }
+
+    /** @return array<string, string> the lines that keep the picture as it is now, by channel */
+    public function keep(): array
+    {
+        $lines = [];
+        foreach ($this->opaque ? ['r', 'g', 'b'] : ['r', 'g', 'b', 'a'] as $channel) {
+            $lines[$channel] = "kept{$this->kept}{$channel}";
+        }
+        $this->kept++;
+        $this->mixWaiting();
+        $this->passes[] = new Keep($lines);
+
+        return $lines;
+    }
+
+    /** @param  array<string, string>  $lines  that kept the picture */
+    public function takeBack(array $lines): void
+    {
+        $this->mixWaiting();
+        $this->passes[] = new Keep(array_flip($lines));
+    }
+
+    public function toLinear(): void
+    {
+        if (! $this->linear) {
+            $this->convert('decode');
+            $this->linear = true;
+        }
+    }
+
+    public function toEncoded(): void
+    {
+        if ($this->linear) {
+            $this->convert('encode');
+            $this->linear = false;
+        }
+    }
+
+    /** @param  'encode'|'decode'  $way */
+    private function convert(string $way): void
+    {
+        $this->mixWaiting();
+        $kernel = $this->writer();
+        (new Mixer($kernel, $this->opaque, $this->linear))->convert($way);
+        $this->add($kernel);
+    }
+
+    private function mixWaiting(): void
+    {
+        if ($this->together !== null) {
+            (new Mixer($this->together, $this->opaque, $this->linear))->mix($this->waiting);
+            $this->passes[] = new Pass($this->together->finish());
+        }
+        $this->together = null;
+        $this->waiting = [];
+        $this->waitingBranches = 0;
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Render;
+
+use Aumbrel\Core\CutOut\PlateOutline;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kind\Layer;
+use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Picture\PictureShelf;
+use Aumbrel\Core\Scene\Scene;
+use Aumbrel\Core\Scene\Strip;
+use Aumbrel\Core\Seen\SeenPlate;
+
+/** The strips of a scene in one window: what each finds around it, and the layers that it gives there. */
+final class Sites
+{
+    /** @var array<string, list<Layer>> by strip */
+    private array $layers = [];
+
+    /** @var array<string, SeenPlate> by strip */
+    private array $seen = [];
+
+    public function __construct(public readonly Scene $scene, public readonly Window $window, private readonly PictureShelf $shelf)
+    {
+    }
+
+    /** @return list<Layer> back to front */
+    public function layers(Strip $strip): array
+    {
+        return $this->layers[$strip->id] ??= $strip->kind->layers(new StripSite($strip, $this));
+    }
+
+    public function seen(string $id): ?SeenPlate
+    {
+        if (isset($this->seen[$id])) {
+            return $this->seen[$id];
+        }
+        $strip = $this->scene->find($id);
+
+        return $strip !== null && $strip->kind instanceof Pictured
+            ? $this->seen[$id] = $strip->kind->seen($this->shelf->picture($strip->kind->picture()), $strip->cutOut(), $this->window) : null;
+    }
+
+    public function outline(string $id): ?PlateOutline
+    {
+        $strip = $this->scene->find($id);
+
+        return $strip !== null && $strip->kind instanceof Pictured ? $strip->kind->outline($this->shelf->picture($strip->kind->picture()), $strip->cutOut()) : null;
+    }
+}

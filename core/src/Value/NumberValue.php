@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Value;
+
+use Aumbrel\Core\Fault\SceneError;
+
+/** A number in a range, with a unit. */
+final readonly class NumberValue extends ValueType
+{
+    private function __construct(private Unit $unit, private float $least, private float $most, private float $step)
+    {
+    }
+
+    public static function named(string $name, string $label, string $section, Unit $unit, float $least, float $most, float $default, float $step = 1): Parameter
+    {
+        return new Parameter($name, $label, $section, new self($unit, $least, $most, $step), $default);
+    }
+
+    /** @param  string  $whenEmpty what the bench says while there is no number */
+    public static function optional(string $name, string $label, string $section, Unit $unit, float $least, float $most, string $whenEmpty, float $step = 1): Parameter
+    {
+        return Parameter::optional($name, $label, $section, new self($unit, $least, $most, $step), $whenEmpty);
+    }
+
+    public static function key(): string
+    {
+        return 'number';
+    }
+
+    public function read(mixed $raw, string $field): float
+    {
+        if ((! is_int($raw) && ! is_float($raw)) || ! ($raw >= $this->least && $raw <= $this->most)) {
+            throw SceneError::expected($field, trim("a number from {$this->least} to {$this->most} {$this->unit->value}"), $raw);
+        }
+
+        return (float) $raw;
+    }
+
+    public function schema(): array
+    {
+        return ['type' => 'number', 'minimum' => $this->least, 'maximum' => $this->most];
+    }
+
+    public function describe(): array
+    {
+        return ['unit' => $this->unit->value, 'least' => $this->least, 'most' => $this->most, 'step' => $this->step];
+    }
+
+    public function unit(): string
+    {
+        return $this->unit->value;
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Value;
+
+use Aumbrel\Core\Geometry\Path;
+
+/** A closed line of straight and curved sides. */
+final readonly class PathValue extends ValueType
+{
+    public static function named(string $name, string $label, string $section): Parameter
+    {
+        return new Parameter($name, $label, $section, new self, Path::none());
+    }
+
+    public static function key(): string
+    {
+        return 'path';
+    }
+
+    public function read(mixed $raw, string $field): Path
+    {
+        return Path::read($raw, $field);
+    }
+
+    public function write(mixed $value): mixed
+    {
+        return $value instanceof Path ? $value->toArray() : null;
+    }
+
+    public function schema(): array
+    {
+        return ['type' => 'array', 'maxItems' => Path::MOST_NODES, 'items' => [
+            'type' => 'object', 'required' => ['at'], 'properties' => array_fill_keys(['at', 'in', 'out'], PointValue::SCHEMA),
+        ]];
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Value;
+
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Input\Fields;
+
+/** The id of a plate of the scene; one that is gone leaves the strip that names it without a plate. */
+final readonly class PlateValue extends ValueType
+{
+    public static function optional(string $name, string $label, string $section, string $whenEmpty): Parameter
+    {
+        return Parameter::optional($name, $label, $section, new self, $whenEmpty);
+    }
+
+    public static function key(): string
+    {
+        return 'plate';
+    }
+
+    public function read(mixed $raw, string $field): string
+    {
+        return Fields::isIdentifier($raw) ? $raw : throw SceneError::expected($field, 'the id of a plate', $raw);
+    }
+
+    public function schema(): array
+    {
+        return ['type' => 'string', 'pattern' => Fields::IDENTIFIER];
+    }
+}

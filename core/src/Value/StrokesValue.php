@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Value;
+
+use Aumbrel\Core\Stroke\Pressure;
+use Aumbrel\Core\Stroke\Stroke;
+use Aumbrel\Core\Stroke\Strokes;
+
+/** Strokes in the order in which they were painted. */
+final readonly class StrokesValue extends ValueType
+{
+    public static function named(string $name, string $label, string $section): Parameter
+    {
+        return new Parameter($name, $label, $section, new self, new Strokes([]));
+    }
+
+    public static function key(): string
+    {
+        return 'strokes';
+    }
+
+    public function read(mixed $raw, string $field): Strokes
+    {
+        return Strokes::read($raw, $field);
+    }
+
+    public function write(mixed $value): mixed
+    {
+        return $value instanceof Strokes ? $value->toArray() : null;
+    }
+
+    public function schema(): array
+    {
+        return ['type' => 'array', 'maxItems' => Strokes::MOST, 'items' => ['type' => 'object', 'required' => ['points'], 'properties' => [
+            'size' => ['type' => 'number', 'minimum' => 0.5, 'maximum' => Stroke::LARGEST_SIZE],
+            ...array_fill_keys(['hardness', 'opacity', 'flow'], ['type' => 'number', 'minimum' => 0, 'maximum' => 100]),
+            'spacing' => ['type' => 'number', 'minimum' => 5, 'maximum' => 200], 'reveals' => ['type' => 'boolean'], 'pressure' => ['enum' => array_column(Pressure::cases(), 'value')],
+            'points' => ['type' => 'array', 'minItems' => 1, 'maxItems' => 5000, 'items' => ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 4, 'description' => 'x, y, pressure 0..1, ms since the stroke began']],
+        ]]];
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Value;
+
+/**
+ * What one kind of value is: how it is read from JSON and written back, its JSON Schema, and what its control in the
+ * interface needs to know. A new type is a class here and a control there; nothing else knows them one by one.
+ */
+abstract readonly class ValueType
+{
+    /** Its name, by which the interface finds its control. */
+    abstract public static function key(): string;
+
+    /**
+     * Checks a value as it stands in JSON and gives it its type.
+     *
+     * @throws \Aumbrel\Core\Fault\SceneError naming $field
+     */
+    abstract public function read(mixed $raw, string $field): mixed;
+
+    /** The value as it stands in JSON. */
+    public function write(mixed $value): mixed
+    {
+        return $value;
+    }
+
+    /** @return array<string, mixed> its JSON Schema, draft 7 */
+    abstract public function schema(): array;
+
+    /** @return array<string, mixed> what the interface needs to know of it besides its name */
+    public function describe(): array
+    {
+        return [];
+    }
+
+    /** The unit that its number is in, for whoever reads the schema. */
+    public function unit(): string
+    {
+        return '';
+    }
+}

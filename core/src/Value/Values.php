@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Value;
+
+use Aumbrel\Core\Fault\SceneError;
+use LogicException;
+
+/** Checked values by their parameters' names; fields that no parameter knows are kept for the way out. */
+final readonly class Values
+{
+    /**
+     * @param  list<Parameter>  $parameters
+     * @param  array<string, mixed>  $values
+     * @param  array<string, mixed>  $unknown
+     */
+    private function __construct(private array $parameters, private array $values, private array $unknown)
+    {
+    }
+
+    /**
+     * @param  list<Parameter>  $parameters
+     *
+     * @throws SceneError naming the field
+     */
+    public static function read(array $parameters, mixed $raw, string $field): self
+    {
+        if (! is_array($raw) || ($raw !== [] && array_is_list($raw))) {
+            throw SceneError::expected($field, 'an object', $raw);
+        }
+        $values = [];
+        foreach ($parameters as $parameter) {
+            if (array_key_exists($parameter->name, $raw)) {
+                $values[$parameter->name] = $parameter->read($raw[$parameter->name], "{$field}.{$parameter->name}");
+            } elseif ($parameter->isRequired()) {
+                throw new SceneError("{$field}.{$parameter->name}", 'is missing');
+            } else {
+                $values[$parameter->name] = $parameter->default;
+            }
+            unset($raw[$parameter->name]);
+        }
+
+        /** @var array<string, mixed> $raw */
+        return new self($parameters, $values, $raw);
+    }
+
+    public function number(string $name): float
+    {
+        return is_float($value = $this->get($name)) ? $value : throw new LogicException("{$name} is no number");
+    }
+
+    public function optionalNumber(string $name): ?float
+    {
+        return $this->get($name) === null ? null : $this->number($name);
+    }
+
+    public function text(string $name): string
+    {
+        return is_string($value = $this->get($name)) ? $value : throw new LogicException("{$name} is no text");
+    }
+
+    public function optionalText(string $name): ?string
+    {
+        return $this->get($name) === null ? null : $this->text($name);
+    }
+
+    public function toggle(string $name): bool
+    {
+        return is_bool($value = $this->get($name)) ? $value : throw new LogicException("{$name} is no switch");
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param  class-string<T>  $class
+     * @return T
+     */
+    public function object(string $name, string $class): object
+    {
+        return ($value = $this->get($name)) instanceof $class ? $value : throw new LogicException("{$name} is no {$class}");
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param  class-string<T>  $class
+     * @return T|null
+     */
+    public function optional(string $name, string $class): ?object
+    {
+        return $this->get($name) === null ? null : $this->object($name, $class);
+    }
+
+    /** @return array<string, mixed> as it stands in JSON */
+    public function toArray(): array
+    {
+        $written = [];
+        foreach ($this->parameters as $parameter) {
+            $written[$parameter->name] = $parameter->write($this->values[$parameter->name]);
+        }
+
+        return [...$written, ...$this->unknown];
+    }
+
+    private function get(string $name): mixed
+    {
+        return array_key_exists($name, $this->values) ? $this->values[$name] : throw new LogicException("there is no value {$name}");
+    }
+}

@@ -1,0 +1,22 @@
+import { useId } from 'react';
+import type { ValueProps } from './hand';
+import { Row } from './Row';
+
+export function ChoiceField({ label, value, choices, onSet }: { label: string; value: string; choices: { value: string; label: string }[]; onSet: (value: string) => void }) {
+    const id = useId();
+    return (
+        <Row label={label} id={id}>
+            <select id={id} value={value} className="h-6 rounded-sm bg-well px-1.5" onChange={(event) => onSet(event.target.value)}>
+                {choices.map((choice) => (
+                    <option key={choice.value} value={choice.value}>
+                        {choice.label}
+                    </option>
+                ))}
+            </select>
+        </Row>
+    );
+}
+
+export function ChoiceControl({ parameter, value, hand }: ValueProps) {
+    return <ChoiceField label={parameter.label} value={String(value)} choices={parameter.choices.map((choice) => ({ value: choice, label: choice }))} onSet={hand.set} />;
+}

@@ -1,0 +1,36 @@
+import { createElement, type FunctionComponent } from 'react';
+import { BearingField } from './BearingField';
+import { ChoiceControl } from './ChoiceField';
+import { CornersField } from './CornersField';
+import { FlatColourField } from './FlatColourField';
+import type { ValueProps } from './hand';
+import { LightColourField } from './LightColourField';
+import { LineField } from './LineField';
+import { NumberControl } from './NumberField';
+import { PictureField } from './PictureField';
+import { PlateChoice } from './PlateChoice';
+import { PointField } from './PointField';
+import { StopsControl } from './StopsField';
+import { ToggleControl } from './ToggleField';
+
+/** The control of each type of value; a type that is set on the picture only needs no line. */
+const ofTypes: Record<string, FunctionComponent<ValueProps>> = {
+    number: NumberControl,
+    choice: ChoiceControl,
+    switch: ToggleControl,
+    point: PointField as FunctionComponent<ValueProps>,
+    'light colour': LightColourField as FunctionComponent<ValueProps>,
+    'flat colour': FlatColourField,
+    'mask stops': StopsControl,
+    picture: PictureField,
+    plate: PlateChoice,
+    corners: CornersField,
+    line: LineField,
+    bearing: BearingField,
+};
+
+/** The control of a value as the core describes it. */
+export function ValueControl(props: ValueProps) {
+    const control = ofTypes[props.parameter.type];
+    return control ? createElement(control, props) : null;
+}

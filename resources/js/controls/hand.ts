@@ -1,0 +1,17 @@
+import type { Parameter, Scene, Strip, Value } from '../api/types';
+import type { Gestures } from '../work/gestures';
+
+/** How a field hands on what is done to it. */
+export type Hand<T> = {
+    /** while it is being dragged */
+    live: (value: T, at?: number) => void;
+    /** a key or a step; written when no more come */
+    nudge: (value: T) => void;
+    /** the drag has ended */
+    commit: () => void;
+    /** complete in itself */
+    set: (value: T) => void;
+};
+
+/** What a control of a value gets: the value, how it is changed, and what stands around it. */
+export type ValueProps<T = Value> = { parameter: Parameter; value: T; hand: Hand<T>; scene: Scene; strip: Strip; gestures: Gestures };

@@ -1,0 +1,58 @@
+import type { Point } from '../api/types';
+import { clamp } from './strips';
+import type { Camera } from './store';
+import type { Rect } from '../view/pictureLoop';
+
+export type Size = { width: number; height: number };
+
+const MARGIN = 14;
+
+const LEAST_ZOOM = 0.02;
+
+const MOST_ZOOM = 16;
+
+/** Pictures at rest have at most this many pixels, however dense the screen is. */
+const MOST_PIXELS = 1_500_000;
+
+/** How scene pixels fall on the view: CSS pixel = origin + scene pixel x zoom. */
+export type Lens = { zoom: number; origin: Point };
+
+export function lensOf(camera: Camera, scene: Size, view: Size): Lens {
+    const zoom = camera?.zoom ?? Math.min((view.width - 2 * MARGIN) / scene.width, (view.height - 2 * MARGIN) / scene.height);
+    const [x, y] = camera?.centre ?? [scene.width / 2, scene.height / 2];
+    return { zoom, origin: [Math.round(view.width / 2 - x * zoom), Math.round(view.height / 2 - y * zoom)] };
+}
+
+export function toView(lens: Lens, [x, y]: Point): Point {
+    return [lens.origin[0] + x * lens.zoom, lens.origin[1] + y * lens.zoom];
+}
+
+export function toScene(lens: Lens, [x, y]: Point): Point {
+    return [(x - lens.origin[0]) / lens.zoom, (y - lens.origin[1]) / lens.zoom];
+}
+
+/** The part of the scene that the view shows, in whole scene pixels. */
+export function windowOf(lens: Lens, scene: Size, view: Size): Rect {
+    const [left, top] = toScene(lens, [0, 0]);
+    const [right, bottom] = toScene(lens, [view.width, view.height]);
+    const x = Math.floor(clamp(left, 0, scene.width));
+    const y = Math.floor(clamp(top, 0, scene.height));
+    return { x, y, width: Math.ceil(clamp(right, 0, scene.width)) - x, height: Math.ceil(clamp(bottom, 0, scene.height)) - y };
+}
+
+/** Picture pixels to a scene pixel: those of the screen, within what is worth it. */
+export function restScale(lens: Lens, window: Rect, density: number): number {
+    const full = lens.zoom * density;
+    return Math.min(full, Math.max(lens.zoom, Math.sqrt(MOST_PIXELS / Math.max(1, window.width * window.height))), 16);
+}
+
+export function zoomedAt(lens: Lens, view: Size, at: Point, factor: number): Camera {
+    const zoom = clamp(lens.zoom * factor, LEAST_ZOOM, MOST_ZOOM);
+    const [x, y] = toScene(lens, at);
+    return { zoom, centre: [x + (view.width / 2 - at[0]) / zoom, y + (view.height / 2 - at[1]) / zoom] };
+}
+
+export function panned(lens: Lens, view: Size, dx: number, dy: number): Camera {
+    const [x, y] = toScene(lens, [view.width / 2 - dx, view.height / 2 - dy]);
+    return { zoom: lens.zoom, centre: [x, y] };
+}

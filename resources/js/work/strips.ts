@@ -1,0 +1,106 @@
+import type { Changes, Mask, Parameter, Point, Strip, StripChange, Stroke, Values } from '../api/types';
+
+/** A strip with changes that are not written down yet; merged as the server merges them. */
+export function changed(strip: Strip, change: StripChange | undefined): Strip {
+    if (!change) {
+        return strip;
+    }
+    // what a turn makes of the values is the core's to say
+    const { values, masks, confinedTo, ...plain } = change;
+    delete plain.turn;
+    return {
+        ...strip,
+        ...plain,
+        confinedTo: confinedTo === undefined ? strip.confinedTo : (confinedTo ?? undefined),
+        values: { ...strip.values, ...values },
+        masks: strip.masks.map((mask): Mask => {
+            const part = masks?.[mask.id];
+            if (!part) {
+                return mask;
+            }
+            const { strokes: added, values, ...plainPart } = part;
+            const strokes: Values = added ? { strokes: withStrokes(mask.values.strokes, added) } : {};
+            return { ...mask, ...plainPart, values: { ...mask.values, ...values, ...strokes } };
+        }),
+    };
+}
+
+/** Strokes with more behind them, but for those that are there already: written down, and still pending for a moment. */
+function withStrokes(value: Values[string] | undefined, added: Stroke[]): Stroke[] {
+    const strokes = Array.isArray(value) ? (value as Stroke[]) : [];
+    const last = strokes.slice(-added.length).map((stroke) => JSON.stringify(stroke.points));
+    return [...strokes, ...added.filter((stroke) => !last.includes(JSON.stringify(stroke.points)))];
+}
+
+/** Two states of one gesture, the later one on top: a stroke that has grown takes the place of what it was. */
+export function joined(first: StripChange | undefined, second: StripChange): StripChange {
+    if (!first) {
+        return second;
+    }
+    const masks = { ...first.masks };
+    for (const [id, part] of Object.entries(second.masks ?? {})) {
+        masks[id] = { ...masks[id], ...part, values: { ...masks[id]?.values, ...part.values } };
+    }
+    return {
+        ...first,
+        ...second,
+        ...(first.values || second.values ? { values: { ...first.values, ...second.values } } : {}),
+        ...(first.masks || second.masks ? { masks } : {}),
+    };
+}
+
+/** Two gestures, one after the other: the strokes of both stay. */
+export function stacked(first: StripChange | undefined, second: StripChange): StripChange {
+    const both = joined(first, second);
+    for (const [id, part] of Object.entries(both.masks ?? {})) {
+        const strokes = [...(first?.masks?.[id]?.strokes ?? []), ...(second.masks?.[id]?.strokes ?? [])];
+        if (strokes.length > 0) {
+            both.masks = { ...both.masks, [id]: { ...part, strokes } };
+        }
+    }
+    return both;
+}
+
+/** The changes of several gestures, the latest last, by strip. */
+export function allStacked(gestures: Changes[]): Changes {
+    const all: Changes = {};
+    for (const changes of gestures) {
+        for (const [strip, change] of Object.entries(changes)) {
+            all[strip] = stacked(all[strip], change);
+        }
+    }
+    return all;
+}
+
+/** Every strip with what groups hold, back to front, with its pending changes. */
+export function everyStrip(strips: Strip[], pending: Changes = {}): Strip[] {
+    return strips.flatMap((strip) => [changed(strip, pending[strip.id]), ...everyStrip(strip.strips ?? [], pending)]);
+}
+
+export function isLight(strip: Strip): boolean {
+    return strip.level !== undefined;
+}
+
+export function colourOf(strip: Strip): { swatch: string } | { kelvin: number } | null {
+    const colour = strip.values.colour;
+    return colour && typeof colour === 'object' && !Array.isArray(colour) && !('by' in colour) ? colour : typeof colour === 'string' ? { swatch: colour } : null;
+}
+
+export function pointOf(values: Values, name: string): Point {
+    const value = values[name];
+    return Array.isArray(value) && typeof value[0] === 'number' && typeof value[1] === 'number' ? [value[0], value[1]] : [0, 0];
+}
+
+export function numberOf(values: Values, name: string, otherwise = 0): number {
+    const value = values[name];
+    return typeof value === 'number' ? value : otherwise;
+}
+
+/** Whether a value has a meaning beside the others. */
+export function isShown(parameter: Parameter, values: Values): boolean {
+    return Object.entries(parameter.shownWhen).every(([other, choices]) => choices.includes(String(values[other])));
+}
+
+export function clamp(value: number, least: number, most: number): number {
+    return Math.min(most, Math.max(least, value));
+}

@@ -43,11 +43,12 @@ final class SceneSchema
             'type' => 'object',
             'required' => ['aumbrel', 'size'],
             'properties' => [
-                'aumbrel' => ['enum' => [Scene::VERSION]],
+                'aumbrel' => ['enum' => Scene::READ],
                 'title' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 120],
                 'size' => ['type' => 'array', 'items' => $side, 'minItems' => 2, 'maxItems' => 2],
                 'white' => ['type' => 'number', 'minimum' => Kelvin::LOWEST_WHITE, 'maximum' => Kelvin::HOTTEST],
                 'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']],
+                ...array_fill_keys(Scene::NOT_KNOWN, false),
                 'accepted' => ['type' => 'array', 'maxItems' => 1000, 'items' => ['type' => 'string', 'maxLength' => 200]],
             ],
             'definitions' => [
@@ -66,7 +67,7 @@ final class SceneSchema
                         'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80], 'mode' => ['enum' => array_column(BlendMode::cases(), 'value')],
                         'level' => ['type' => 'number', 'minimum' => Strip::LEAST_LEVEL, 'maximum' => Strip::MOST_LEVEL], 'amount' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100],
                         'muted' => ['type' => 'boolean'], 'confinedTo' => self::ID, 'masks' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/mask'], 'maxItems' => 16],
-                        'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']],
+                        'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']], 'closed' => ['enum' => [false]],
                     ],
                     'allOf' => array_map(self::ofKind(...), Registry::kinds()->strips),
                 ],

@@ -3,17 +3,15 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\ExportController;
+use App\Http\Controllers\GestureController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\IntakeController;
-use App\Http\Controllers\MaskController;
-use App\Http\Controllers\MendController;
 use App\Http\Controllers\PassphraseController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlateController;
 use App\Http\Controllers\SceneController;
 use App\Http\Controllers\SphereController;
-use App\Http\Controllers\StripController;
 use App\Http\Middleware\PageSession;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
@@ -51,7 +49,6 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
     Route::prefix('scenes/{scene}')->where(['scene' => '[0-9a-z]{26}'])->group(function () use ($withoutSession): void {
         Route::get('', [SceneController::class, 'show']);
         Route::get('revision', [SceneController::class, 'revision'])->withoutMiddleware($withoutSession);
-        Route::patch('', [SceneController::class, 'update']);
         Route::delete('', [SceneController::class, 'destroy']);
         Route::post('restore', [SceneController::class, 'restore']);
         Route::get('file', [SceneController::class, 'file']);
@@ -65,23 +62,9 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
         Route::post('undo', [HistoryController::class, 'undo']);
         Route::post('redo', [HistoryController::class, 'redo']);
 
-        Route::post('plates', [StripController::class, 'addPlate']);
-        Route::post('strips', [StripController::class, 'add']);
-        Route::patch('strips', [StripController::class, 'changeSeveral']);
-        Route::post('mends', MendController::class);
-        Route::put('order', [StripController::class, 'order']);
-        Route::prefix('strips/{strip}')->group(function (): void {
-            Route::patch('', [StripController::class, 'change']);
-            Route::post('duplicate', [StripController::class, 'duplicate']);
-            Route::delete('', [StripController::class, 'remove']);
-            Route::post('bearing', [PlateController::class, 'bearing']);
-            Route::post('trio', [PlateController::class, 'trio']);
-            Route::post('average', [PlateController::class, 'average']);
-            Route::post('align', [PlateController::class, 'align']);
-            Route::get('pieces', [PlateController::class, 'pieces']);
-            Route::post('masks', [MaskController::class, 'add']);
-            Route::delete('masks/{mask}', [MaskController::class, 'remove']);
-        });
+        Route::post('plates', [PlateController::class, 'add']);
+        Route::get('plates/{strip}/pieces', [PlateController::class, 'pieces']);
+        Route::post('gestures/{gesture}', GestureController::class)->where('gesture', '[a-z-]{1,40}');
 
         Route::get('exports', [ExportController::class, 'index']);
         Route::post('exports', [ExportController::class, 'store']);

@@ -10,7 +10,7 @@ use App\Export\Exports;
 use App\Http\Passphrase;
 use App\Render\Painter;
 use App\Render\Pool\PoolClient;
-use App\Scenes\Gesture;
+use App\Scenes\GestureKey;
 use App\Scenes\PictureLibrary;
 use App\Scenes\SceneStore;
 use Illuminate\Support\ServiceProvider;
@@ -20,7 +20,7 @@ final class AumbrelProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind('db.connector.sqlite', Connector::class);
-        $this->app->singleton(Gesture::class);
+        $this->app->singleton(GestureKey::class);
         $this->app->bind(Passphrase::class, fn (): Passphrase => new Passphrase((string) config('aumbrel.passphrase'), config()->string('app.key')));
         $this->app->singleton(PictureLibrary::class, fn (): PictureLibrary => new PictureLibrary(new PictureDecoder, config()->string('aumbrel.pictures')));
         $this->app->singleton(Painter::class, fn (): Painter => new Painter(config()->string('aumbrel.kernels'), config()->string('aumbrel.pictures'), config()->string('aumbrel.shapes')));

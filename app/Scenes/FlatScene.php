@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Scenes;
 
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
+use Illuminate\Support\Str;
 
 /**
  * A scene laid out for comparing: its own fields, the order of its strips, and the fields of each strip.
@@ -88,6 +91,108 @@ final readonly class FlatScene
             $part['order'] ?? $this->order,
             array_filter($strips, static fn (?array $strip): bool => $strip !== null),
         );
+    }
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws SceneError when there is no such strip
+     */
+    public function strip(string $id): array
+    {
+        return $this->strips[$id] ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+    }
+
+    public function isPlate(string $id): bool
+    {
+        return Registry::kinds()->strip($this->strips[$id]['kind'] ?? null, 'kind')::family() === Family::Plate;
+    }
+
+    /**
+     * @return array<string, mixed>
+     *
+     * @throws SceneError when it is no plate
+     */
+    public function plate(string $id): array
+    {
+        $strip = $this->strip($id);
+
+        return $this->isPlate($id) ? $strip : throw new SceneError('strip', 'this strip is no plate');
+    }
+
+    /**
+     * With a new strip right above another one, or on top.
+     *
+     * @param  array<string, mixed>  $strip
+     */
+    public function inserted(array $strip, ?string $above): self
+    {
+        $id = is_string($strip['id']) ? $strip['id'] : throw SceneError::expected('id', 'an id', $strip['id']);
+        $order = [];
+        $isIn = false;
+        foreach ($this->order as [$other, $group]) {
+            $order[] = [$other, $group];
+            if ($other === $above && $this->strips[$other]['kind'] !== 'group') {
+                $order[] = [$id, $group];
+                $isIn = true;
+            }
+        }
+        if (! $isIn) {
+            $order[] = [$id, null];
+        }
+
+        return $this->with(['order' => $order, 'strips' => [$id => $strip]]);
+    }
+
+    /**
+     * With other values of one strip.
+     *
+     * @param  array<array-key, mixed>  $values
+     *
+     * @throws SceneError when there is no such strip
+     */
+    public function withValues(string $id, array $values): self
+    {
+        $strip = $this->strip($id);
+
+        return $this->with(['strips' => [$id => array_replace($strip, ['values' => array_replace(self::fields($strip['values'] ?? []), $values)])]]);
+    }
+
+    public static function newId(): string
+    {
+        return Str::lower(Str::random(12));
+    }
+
+    /** A name that no strip has yet: the wanted one, or one with a number behind it. */
+    public function freeName(string $wanted): string
+    {
+        $taken = array_column($this->strips, 'name');
+        $stem = (string) preg_replace('/ \d+$/D', '', $wanted);
+        for ($name = $wanted, $k = 2; in_array($name, $taken, true); $k++) {
+            $name = mb_substr($stem, 0, 74)." {$k}";
+        }
+
+        return $name;
+    }
+
+    /**
+     * Masks for another strip.
+     *
+     * @return list<array<mixed>>
+     */
+    public static function copiedMasks(mixed $masks): array
+    {
+        return array_map(static fn (mixed $mask): array => array_replace(self::fields($mask), ['id' => self::newId()]), array_values(self::fields($masks)));
+    }
+
+    /**
+     * @return array<mixed>
+     *
+     * @throws SceneError naming $field
+     */
+    public static function fields(mixed $value, string $field = 'values'): array
+    {
+        return is_array($value) ? $value : throw SceneError::expected($field, 'an object', $value);
     }
 
     /**

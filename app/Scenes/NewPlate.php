@@ -30,8 +30,8 @@ final readonly class NewPlate
         $fits = min(1, self::LARGEST_SHARE * $scene->width / $picture->width, self::LARGEST_SHARE * $scene->height / $picture->height);
         $pivot = [$picture->width / 2, $picture->height / 2];
 
-        return $this->store->edit($scene->id, 'Add plate', static fn (FlatScene $flat): FlatScene => StripEdits::insert($flat, [
-            'id' => StripEdits::newId(), 'kind' => 'plate', 'name' => StripEdits::freeName($flat, $file->title()),
+        return $this->store->edit($scene->id, 'Add plate', static fn (FlatScene $flat): FlatScene => $flat->inserted([
+            'id' => FlatScene::newId(), 'kind' => 'plate', 'name' => $flat->freeName($file->title()),
             // at full size the picture's own pixels fall on the scene's
             'values' => ['picture' => $name, 'place' => $fits < 1 ? [$x, $y] : [round($x - $pivot[0]) + $pivot[0], round($y - $pivot[1]) + $pivot[1]], 'pivot' => $pivot, 'scale' => max(0.005, $fits)],
         ], null));

@@ -21,7 +21,7 @@ final class SceneStore
     /** Edits that are kept; older ones can no longer be undone. */
     private const MOST_EDITS = 1000;
 
-    public function __construct(private readonly Gesture $gesture)
+    public function __construct(private readonly GestureKey $gesture)
     {
     }
 

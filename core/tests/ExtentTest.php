@@ -26,9 +26,9 @@ it('says no span where a spot has light', function (float $beam, float $field, R
     // without a reach and with no narrow cone there is no outside
     expect($outside > 0)->toBe($reach !== null || $law === ReachLaw::Linear || $spot->law->end() < 90);
 })->with([
-    'down' => [26, 44, ReachLaw::Linear, 150, [100, 200]], 'to the left' => [26, 44, ReachLaw::Linear, 150, [0, 88.7]], 'up and right' => [10, 14, ReachLaw::Even, null, [180, 10]],
+    'down' => [26, 44, ReachLaw::Linear, 150, [100, 200]], 'to the left' => [26, 44, ReachLaw::Linear, 150, [0, 88.7]], 'up and right' => [10, 14, ReachLaw::Constant, null, [180, 10]],
     'wide' => [120, 170, ReachLaw::Linear, 90, [103, 10]], 'inverse square with a reach' => [40, 80, ReachLaw::InverseSquare, 120, [200, 200]],
-    'inverse square without' => [40, 80, ReachLaw::InverseSquare, null, [10, 160]], 'straight right' => [30, 40, ReachLaw::Even, null, [200, 88.7]],
+    'inverse square without' => [40, 80, ReachLaw::InverseSquare, null, [10, 160]], 'straight right' => [30, 40, ReachLaw::Constant, null, [200, 88.7]],
 ]);
 
 it('is no wider than it must be', function (): void {

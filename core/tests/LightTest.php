@@ -33,11 +33,11 @@ it('draws the field of a spot as it is defined', function (array $values) use ($
 })->with([
     'linear' => [[]],
     'linear to the target' => [['reach' => null]],
-    'even' => [['reachLaw' => 'even']],
+    'constant' => [['reachLaw' => 'constant']],
     'inverse square' => [['reachLaw' => 'inverse square', 'reach' => null]],
     'inverse square with reach and size' => [['reachLaw' => 'inverse square', 'reach' => 120, 'size' => 25]],
     'wider than a right angle' => [['beam' => 150, 'field' => 320]],
-    'as narrow as it goes' => [['beam' => 0.5, 'field' => 0.55, 'reachLaw' => 'even']],
+    'as narrow as it goes' => [['beam' => 0.5, 'field' => 0.55, 'reachLaw' => 'constant']],
     'sideways' => [['origin' => [70, 20], 'target' => [10, 20]]],
 ]);
 

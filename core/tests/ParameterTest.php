@@ -28,7 +28,7 @@ function everyType(): array
 {
     return [
         NumberValue::named('width', 'Width', 'reach', Unit::Pixels, 1, 50, 20), NumberValue::optional('size', 'Size', 'reach', Unit::Pixels, 0, 9, 'none'),
-        ChoiceValue::named('law', 'Law', 'reach', ['even', 'linear'], 'linear'), ToggleValue::named('on', 'On', 'reach'), PointValue::named('at', 'At', 'reach'),
+        ChoiceValue::named('law', 'Law', 'reach', ['even', 'linear'], 'linear', ['straight' => 'linear']), ToggleValue::named('on', 'On', 'reach'), PointValue::named('at', 'At', 'reach'),
         LightColourValue::named('colour', 'Colour', 'light', LightColour::kelvin(3200)), FlatColourValue::named('tint', 'Tint', 'light', '#102030'),
         MaskStopsValue::named('stops', 'Stops', 'falloff', Stops::of([0, 1], [1, 0])), PictureValue::named('picture', 'Picture', 'plate'),
     ];
@@ -115,4 +115,8 @@ it('keeps what was used last, within one limit for all that is kept', function (
     $cache->get('huge', static fn (): array => array_fill(0, 400_000, 0.5));
     $rows->put('e', [['r' => [1.0]]]);
     expect($cache->holds('huge'))->toBeFalse()->and($rows->get('e'))->not->toBeNull();
+});
+
+it('understands words of older files', function (): void {
+    expect(Values::read(everyType(), ['at' => [1, 2], 'picture' => 'a.png', 'law' => 'straight'], 'values')->text('law'))->toBe('linear');
 });

@@ -37,7 +37,8 @@ it('says what is wrong, and where', function (array $raw, string $field): void {
         expect($error->field)->toBe($field)->and($error->getMessage())->not->toContain('\\');
     }
 })->with([
-    'an unknown version' => [sceneArray(['aumbrel' => 2]), 'aumbrel'],
+    'an unknown version' => [sceneArray(['aumbrel' => 3]), 'aumbrel'], 'a version that is no number' => [sceneArray(['aumbrel' => '1']), 'aumbrel'],
+    'sources' => [sceneArray(['aumbrel' => 2, 'sources' => [['id' => 'lamp']]]), 'sources'], 'a stage' => [sceneArray(['aumbrel' => 2, 'stage' => []]), 'stage'],
     'no version' => [['title' => 'x'], 'aumbrel'],
     'a size of zero' => [sceneArray(['size' => [0, 10]]), 'size'],
     'a huge size' => [sceneArray(['size' => [30000, 30000]]), 'size'],
@@ -57,4 +58,16 @@ it('says what is wrong, and where', function (array $raw, string $field): void {
 
 it('refuses what is no JSON', function (): void {
     expect(fn () => Scene::fromJson('{"aumbrel": 1,', Registry::kinds()))->toThrow(SceneError::class, 'JSON');
+});
+
+it('reads version 1 as before and writes version 2', function (): void {
+    $raw = sceneArray([], ['values' => ['origin' => [10, 10], 'target' => [50, 50], 'reachLaw' => 'even']]);
+    $written = json_decode(Scene::read($raw, Registry::kinds())->toJson(), true);
+    expect($written['aumbrel'])->toBe(2)->and(json_encode($written))->toContain('"reachLaw":"constant"')->not->toContain('even');
+    expect(json_decode(Scene::read($written, Registry::kinds())->toJson(), true))->toEqual($written);
+});
+
+it('refuses a closed group rather than letting it light what lies below', function (): void {
+    $group = fn (bool $closed): array => sceneArray(['strips' => [['id' => 'g', 'kind' => 'group', 'closed' => $closed, 'strips' => []]]]);
+    expect(Scene::read($group(false), Registry::kinds())->strips)->toHaveCount(1)->and(fn () => Scene::read($group(true), Registry::kinds()))->toThrow(SceneError::class, 'strips[0].closed');
 });

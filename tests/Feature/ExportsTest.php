@@ -9,7 +9,7 @@ use Tests\Support\PictureFile;
 /* Exports whose worker is killed, that are cancelled, that find the disk full: none runs for ever, nothing is left behind. */
 
 const LONG_EXPORT = '$scene = app(App\Scenes\NewScene::class)->of(new App\Scenes\IncomingPicture($argv[1], "quay.png"));
-    for ($k = 0; $k < 6; $k++) { $scene = app(App\Scenes\SceneStore::class)->edit($scene->id, "Add", fn ($flat) => App\Scenes\StripEdits::fresh($flat, "spot", new Aumbrel\Core\Geometry\Point(900 + 100 * $k, 700), 900, null)); }
+    for ($k = 0; $k < 6; $k++) { $scene = app(App\Scenes\SceneStore::class)->edit($scene->id, "Add", fn ($flat) => app(App\Gestures\AddStrip::class)->onto($flat, new App\Gestures\Asked(new App\Models\Scene, ["kind" => "spot", "centre" => [900 + 100 * $k, 700], "span" => 900]))); }
     echo app(App\Export\Exports::class)->order($scene, "png", 16, 92)->id;';
 
 const STATE = '$export = App\Models\Export::query()->findOrFail($argv[1]); echo json_encode($export->only(["state", "progress", "problem", "process_group", "starts"]));';

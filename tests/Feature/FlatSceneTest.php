@@ -3,9 +3,8 @@
 declare(strict_types=1);
 
 use App\Scenes\FlatScene;
-use App\Scenes\StripEdits;
 use Aumbrel\Core\Fault\SceneError;
-use Aumbrel\Core\Geometry\Point;
+use Tests\Support\Gestured;
 
 /** A group with two fills in it, between a fill below and one above. */
 function nested(): FlatScene
@@ -37,45 +36,45 @@ it('tells the difference of two scenes, and goes along it both ways', function (
     expect($before->with($difference['after']))->toEqual($after)->and($after->with($difference['before']))->toEqual($before);
 })->with([
     'a title' => [fn (FlatScene $scene) => $scene->with(['scene' => ['title' => 'Other']])],
-    'a fader' => [fn (FlatScene $scene) => StripEdits::change($scene, 'two', ['amount' => 40])],
-    'an order' => [fn (FlatScene $scene) => StripEdits::reorder($scene, ['high', 'low', 'held', 'two', 'one'])],
-    'a new strip' => [fn (FlatScene $scene) => StripEdits::fresh($scene, 'spot', new Point(5, 5), 10, 'low')],
-    'a strip less' => [fn (FlatScene $scene) => StripEdits::remove($scene, 'one')],
-    'a group less' => [fn (FlatScene $scene) => StripEdits::remove($scene, 'held')],
-    'a mask' => [fn (FlatScene $scene) => StripEdits::addMask($scene, 'high', 'radial', new Point(5, 5), 10)],
+    'a fader' => [fn (FlatScene $scene) => Gestured::onto($scene, 'change-strip', ['strip' => 'two', 'amount' => 40])],
+    'an order' => [fn (FlatScene $scene) => Gestured::onto($scene, 'reorder', ['strips' => ['high', 'low', 'held', 'two', 'one']])],
+    'a new strip' => [fn (FlatScene $scene) => Gestured::onto($scene, 'add-strip', ['kind' => 'spot', 'centre' => [5, 5], 'span' => 10, 'above' => 'low'])],
+    'a strip less' => [fn (FlatScene $scene) => Gestured::onto($scene, 'remove-strip', ['strip' => 'one'])],
+    'a group less' => [fn (FlatScene $scene) => Gestured::onto($scene, 'remove-strip', ['strip' => 'held'])],
+    'a mask' => [fn (FlatScene $scene) => Gestured::onto($scene, 'add-mask', ['strip' => 'high', 'kind' => 'radial', 'centre' => [5, 5], 'span' => 10])],
 ]);
 
 it('sees no difference where there is none', function (): void {
-    expect(nested()->differenceTo(nested()))->toBeNull()->and(nested()->differenceTo(StripEdits::change(nested(), 'low', ['amount' => 100])->normalised()))->toBeNull();
+    expect(nested()->differenceTo(nested()))->toBeNull()->and(nested()->differenceTo(Gestured::onto(nested(), 'change-strip', ['strip' => 'low', 'amount' => 100])->normalised()))->toBeNull();
 });
 
 it('names only what has changed', function (): void {
-    $difference = nested()->differenceTo(StripEdits::change(nested(), 'two', ['name' => 'Second', 'mode' => 'screen'])->normalised());
+    $difference = nested()->differenceTo(Gestured::onto(nested(), 'change-strip', ['strip' => 'two', 'name' => 'Second', 'mode' => 'screen'])->normalised());
     expect(array_keys($difference['after']))->toBe(['strips'])->and(array_keys($difference['after']['strips']))->toBe(['two'])->and($difference['before']['strips']['two']['name'])->toBe('TWO');
 });
 
 it('inserts beside its neighbour, in the same group', function (): void {
-    $scene = StripEdits::insert(nested(), ['id' => 'new', 'kind' => 'fill'], 'one');
+    $scene = nested()->inserted(['id' => 'new', 'kind' => 'fill'], 'one');
     expect(order($scene))->toBe(['low', 'held', 'one in held', 'new in held', 'two in held', 'high']);
-    expect(order(StripEdits::insert(nested(), ['id' => 'new', 'kind' => 'fill'], null)))->toBe(['low', 'held', 'one in held', 'two in held', 'high', 'new']);
+    expect(order(nested()->inserted(['id' => 'new', 'kind' => 'fill'], null)))->toBe(['low', 'held', 'one in held', 'two in held', 'high', 'new']);
 });
 
 it('takes a group out with what it holds', function (): void {
-    expect(order(StripEdits::remove(nested(), 'held')))->toBe(['low', 'high']);
+    expect(order(Gestured::onto(nested(), 'remove-strip', ['strip' => 'held'])))->toBe(['low', 'high']);
 });
 
 it('finds free names', function (): void {
     $scene = nested();
-    expect(StripEdits::freeName($scene, 'LOW'))->toBe('LOW 2')->and(StripEdits::freeName($scene, 'Lamp'))->toBe('Lamp');
-    $scene = StripEdits::insert($scene, ['id' => 'x', 'kind' => 'fill', 'name' => 'LOW 2'], null);
-    expect(StripEdits::freeName($scene, 'LOW 2'))->toBe('LOW 3');
+    expect($scene->freeName('LOW'))->toBe('LOW 2')->and($scene->freeName('Lamp'))->toBe('Lamp');
+    $scene = $scene->inserted(['id' => 'x', 'kind' => 'fill', 'name' => 'LOW 2'], null);
+    expect($scene->freeName('LOW 2'))->toBe('LOW 3');
 });
 
 it('refuses edits of what is not there', function (Closure $edit): void {
     expect(fn () => $edit(nested()))->toThrow(SceneError::class);
 })->with([
-    [fn (FlatScene $scene) => StripEdits::change($scene, 'gone', ['amount' => 1])], [fn (FlatScene $scene) => StripEdits::change($scene, 'low', ['masks' => ['gone' => []]])],
-    [fn (FlatScene $scene) => StripEdits::change($scene, 'low', ['values' => 'blue'])], [fn (FlatScene $scene) => StripEdits::duplicate($scene, 'gone')],
-    [fn (FlatScene $scene) => StripEdits::duplicate($scene, 'held')], [fn (FlatScene $scene) => StripEdits::addMask($scene, 'low', 'square', new Point(0, 0), 1)],
-    [fn (FlatScene $scene) => StripEdits::reorder($scene, ['low', 'held', 'one', 'two', 'two'])], [fn (FlatScene $scene) => StripEdits::fresh($scene, 'torch', new Point(0, 0), 1, null)],
+    [fn (FlatScene $scene) => Gestured::onto($scene, 'change-strip', ['strip' => 'gone', 'amount' => 1])], [fn (FlatScene $scene) => Gestured::onto($scene, 'change-strip', ['strip' => 'low', 'masks' => ['gone' => []]])],
+    [fn (FlatScene $scene) => Gestured::onto($scene, 'change-strip', ['strip' => 'low', 'values' => 'blue'])], [fn (FlatScene $scene) => Gestured::onto($scene, 'duplicate', ['strip' => 'gone'])],
+    [fn (FlatScene $scene) => Gestured::onto($scene, 'duplicate', ['strip' => 'held'])], [fn (FlatScene $scene) => Gestured::onto($scene, 'add-mask', ['strip' => 'low', 'kind' => 'square', 'centre' => [0, 0], 'span' => 1])],
+    [fn (FlatScene $scene) => Gestured::onto($scene, 'reorder', ['strips' => ['low', 'held', 'one', 'two', 'two']])], [fn (FlatScene $scene) => Gestured::onto($scene, 'add-strip', ['kind' => 'torch', 'centre' => [0, 0], 'span' => 1, 'above' => null])],
 ]);

@@ -6,10 +6,10 @@ use App\Models\Scene;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneImport;
 use App\Scenes\SceneStore;
-use App\Scenes\StripEdits;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Registry;
 use Tests\Support\Folder;
+use Tests\Support\Gestured;
 use Tests\Support\PictureFile;
 
 /*
@@ -79,7 +79,7 @@ it('keeps strips of every id through every gesture, undo and redo', function ():
     $revision = fn (string $id): int => stripOf($state()['strips'], $id)['revision'];
     foreach (array_slice($ids, 1, 16) as $id) {
         $before = $state()['strips'];
-        $this->patchJson("{$at}/strips/{$id}", ['revision' => $revision($id), 'name' => "Now {$id}", 'masks' => [$id => ['inverted' => true]]])->assertOk();
+        $this->postJson("{$at}/gestures/change-strip", ['strip' => $id, 'revision' => $revision($id), 'name' => "Now {$id}", 'masks' => [$id => ['inverted' => true]]])->assertOk();
         $changed = $state()['strips'];
         expect(idsOf($changed))->toBe($ids)->and(stripOf($changed, $id)['masks'][0]['inverted'])->toBeTrue();
         $this->postJson("{$at}/undo")->assertOk();
@@ -90,20 +90,20 @@ it('keeps strips of every id through every gesture, undo and redo', function ():
     }
     // several at once, all of which look like a list to PHP when their ids are 0 and 1
     $both = ['0' => ['muted' => true], '1' => ['muted' => true]];
-    $this->patchJson("{$at}/strips", ['revisions' => (object) ['0' => $revision('0'), '1' => $revision('1')], 'changes' => (object) $both])->assertOk();
+    $this->postJson("{$at}/gestures/change-strips", ['revisions' => (object) ['0' => $revision('0'), '1' => $revision('1')], 'changes' => (object) $both])->assertOk();
     expect([stripOf($state()['strips'], '0')['muted'], stripOf($state()['strips'], '1')['muted']])->toBe([true, true])->and(idsOf($state()['strips']))->toBe($ids);
     // taken out and brought back, at its place
     foreach (['0', '-1', '123', '00'] as $id) {
-        $this->deleteJson("{$at}/strips/{$id}", ['revision' => $revision($id)])->assertOk();
+        $this->postJson("{$at}/gestures/remove-strip", ['strip' => $id, 'revision' => $revision($id)])->assertOk();
         expect(idsOf($state()['strips']))->toBe(array_values(array_diff($ids, [$id])));
         $this->postJson("{$at}/undo")->assertOk();
         expect(idsOf($state()['strips']))->toBe($ids);
     }
-    $this->putJson("{$at}/order", ['strips' => array_reverse($ids)])->assertOk();
+    $this->postJson("{$at}/gestures/reorder", ['strips' => array_reverse($ids)])->assertOk();
     expect(idsOf($state()['strips']))->toBe(array_reverse($ids));
     $this->postJson("{$at}/undo")->assertOk();
     expect(idsOf($state()['strips']))->toBe($ids);
-    $copy = $this->postJson("{$at}/strips/123/duplicate")->assertCreated()->json('strips');
+    $copy = $this->postJson("{$at}/gestures/duplicate", ['strip' => '123'])->assertOk()->json('strips');
     expect(array_values(array_intersect(idsOf($copy), $ids)))->toBe($ids);
     $unknown();
 });
@@ -121,7 +121,7 @@ it('draws drafts, solos and contributions of strips whose ids are digits', funct
 
 it('takes parts with integer keys into a flat scene as they are', function (string $id): void {
     $scene = new FlatScene(['title' => 'x'], [['a', null], [$id, null]], ['a' => ['id' => 'a', 'kind' => 'fill'], $id => ['id' => $id, 'kind' => 'fill']]);
-    $muted = StripEdits::change($scene, $id, ['muted' => true]);
+    $muted = Gestured::onto($scene, 'change-strip', ['strip' => $id, 'muted' => true]);
     expect(array_column($muted->toDocument()['strips'], 'id'))->toBe(['a', $id])->and($muted->strips[$id]['muted'])->toBeTrue();
     $difference = $scene->differenceTo($muted);
     $stored = json_decode(json_encode($difference), true);

@@ -15,7 +15,7 @@ it('loses no acknowledged edit and writes none twice, whatever is killed', funct
     $seconds = (int) (getenv('KILL_SECONDS') ?: 40);
     [$data, $scene] = ownScene();
     $hands = 4;
-    $strips = explode(' ', trim($data->run('for ($k = 0; $k < (int) $argv[2]; $k++) { $scene = app(App\Scenes\SceneStore::class)->edit($argv[1], "Add", fn ($flat) => App\Scenes\StripEdits::fresh($flat, "fill", new Aumbrel\Core\Geometry\Point(9, 9), 9, null)); }
+    $strips = explode(' ', trim($data->run('for ($k = 0; $k < (int) $argv[2]; $k++) { $scene = app(App\Scenes\SceneStore::class)->edit($argv[1], "Add", fn ($flat) => app(App\Gestures\AddStrip::class)->onto($flat, new App\Gestures\Asked(new App\Models\Scene, ["kind" => "fill", "centre" => [9, 9], "span" => 9]))); }
         echo implode(" ", App\Models\Strip::query()->where("kind", "fill")->pluck("key")->all());', $scene, (string) $hands)));
     $port = freePort();
     [$server, $out] = serving($data, $port);

@@ -58,30 +58,30 @@ function at(array $scene, string $path): string
 it('estimates bearings, reads out the disagreement, mends it, and takes it back', function (): void {
     $scene = twoBalls();
     foreach ([1, 2] as $at) {
-        $scene = $this->postJson(at($scene, "strips/{$scene['strips'][$at]['id']}/bearing"))->assertOk()->json();
+        $scene = $this->postJson(at($scene, 'gestures/estimate-bearing'), ['strip' => $scene['strips'][$at]['id']])->assertOk()->json();
     }
     expect($scene['compass']['sights'])->toHaveCount(2)->and($scene['compass']['sights'][0]['azimuth'])->toEqualWithDelta(20, 6)->and($scene['compass']['sights'][1]['azimuth'])->toEqualWithDelta(160, 6);
     expect($scene['readings'])->toHaveCount(1)->and($scene['readings'][0]['seen'])->toContain('disagree by');
     $reading = $scene['readings'][0];
-    $mended = $this->postJson(at($scene, 'mends'), ['reading' => $reading['id'], 'mend' => 'mirror'])->assertOk()->json();
+    $mended = $this->postJson(at($scene, 'gestures/mend'), ['reading' => $reading['id'], 'mend' => 'mirror'])->assertOk()->json();
     expect($mended['readings'])->toBe([])->and($mended['strips'][2]['values']['mirrored'])->toBeTrue()->and($mended['undo'])->toContain('Mirror');
     $back = $this->postJson(at($scene, 'undo'))->assertOk()->json();
     expect($back['readings'])->toHaveCount(1)->and($back['strips'][2]['values']['mirrored'])->toBeFalse();
-    $accepted = $this->postJson(at($scene, 'mends'), ['reading' => $reading['id'], 'mend' => 'accept'])->assertOk()->json();
+    $accepted = $this->postJson(at($scene, 'gestures/mend'), ['reading' => $reading['id'], 'mend' => 'accept'])->assertOk()->json();
     expect($accepted['readings'])->toBe([])->and($this->postJson(at($scene, 'undo'))->json('readings'))->toHaveCount(1);
-    $this->postJson(at($scene, 'mends'), ['reading' => 'direction a b', 'mend' => 'mirror'])->assertStatus(422);
-    $this->postJson(at($scene, 'mends'), ['reading' => $reading['id'], 'mend' => 'wish'])->assertStatus(422);
+    $this->postJson(at($scene, 'gestures/mend'), ['reading' => 'direction a b', 'mend' => 'mirror'])->assertStatus(422);
+    $this->postJson(at($scene, 'gestures/mend'), ['reading' => $reading['id'], 'mend' => 'wish'])->assertStatus(422);
 });
 
 it('refuses in a sentence to estimate what cannot be, and changes nothing', function (): void {
     $scene = $this->postJson('/api/scenes', ['file' => drawn('grey.png', 80, 60, fn (): array => [120, 120, 120, 1.0])])->json();
-    $this->postJson(at($scene, "strips/{$scene['strips'][0]['id']}/bearing"))->assertStatus(422)->assertJsonPath('field', 'bearing');
+    $this->postJson(at($scene, 'gestures/estimate-bearing'), ['strip' => $scene['strips'][0]['id']])->assertStatus(422)->assertJsonPath('field', 'bearing');
     $disc = $this->postJson(at($scene, 'plates'), ['file' => drawn('disc.png', 80, 80, fn (int $x, int $y): array => [120, 120, 120, hypot($x - 40, $y - 40) < 30 ? 1.0 : 0.0])])->json();
-    expect($this->postJson(at($scene, "strips/{$disc['strips'][1]['id']}/bearing"))->assertStatus(422)->json('message'))->toContain('same brightness');
+    expect($this->postJson(at($scene, 'gestures/estimate-bearing'), ['strip' => $disc['strips'][1]['id']])->assertStatus(422)->json('message'))->toContain('same brightness');
     expect($this->getJson(at($scene, ''))->json('revision'))->toBe($disc['revision']);
     $spot = addSpot($disc);
-    $this->postJson(at($scene, "strips/{$spot['strips'][2]['id']}/bearing"))->assertStatus(422);
-    $this->postJson(at($scene, 'strips/nothing/bearing'))->assertStatus(422);
+    $this->postJson(at($scene, 'gestures/estimate-bearing'), ['strip' => $spot['strips'][2]['id']])->assertStatus(422);
+    $this->postJson(at($scene, 'gestures/estimate-bearing'), ['strip' => 'nothing'])->assertStatus(422);
 });
 
 it('says compass and readings of a draft before it is written', function (): void {
@@ -104,7 +104,7 @@ function framed(string $bytes): array
 it('makes a trio: under, as shot and over, the upper two hidden', function (): void {
     $scene = twoBalls();
     $ball = $scene['strips'][1];
-    $scene = $this->postJson(at($scene, "strips/{$ball['id']}/trio"))->assertCreated()->json();
+    $scene = $this->postJson(at($scene, 'gestures/trio'), ['strip' => $ball['id']])->assertOk()->json();
     $three = array_slice($scene['strips'], 1, 3);
     expect(array_map(fn (array $strip): float => $strip['values']['exposure'], $three))->toEqual([-2, 0, 2])
         ->and(array_column($three, 'name'))->toBe(['Ball, under', 'Ball, as shot', 'Ball, over'])
@@ -112,12 +112,12 @@ it('makes a trio: under, as shot and over, the upper two hidden', function (): v
         ->and($three[1]['masks'][0])->toMatchArray(['kind' => 'strokes', 'on' => 'scene'])->and($three[1]['masks'][0]['values']['start'])->toBe('hidden');
     $undone = $this->postJson(at($scene, 'undo'))->json();
     expect($undone['strips'])->toHaveCount(3)->and($undone['strips'][1]['name'])->toBe('Ball');
-    $this->postJson(at($scene, 'strips/nothing/trio'))->assertStatus(422);
+    $this->postJson(at($scene, 'gestures/trio'), ['strip' => 'nothing'])->assertStatus(422);
 });
 
 it('fills with the mean colour of what a plate shows', function (): void {
     $scene = $this->postJson('/api/scenes', ['file' => drawn('two.png', 40, 20, fn (int $x): array => $x < 20 ? [255, 0, 0, 1.0] : [0, 0, 255, 1.0])])->json();
-    $scene = $this->postJson(at($scene, "strips/{$scene['strips'][0]['id']}/average"))->assertCreated()->json();
+    $scene = $this->postJson(at($scene, 'gestures/average'), ['strip' => $scene['strips'][0]['id']])->assertOk()->json();
     expect($scene['strips'][1])->toMatchArray(['kind' => 'fill', 'name' => 'Average of Backdrop'])->and($scene['strips'][1]['values']['colour'])->toBe('#bc00bc');
 });
 
@@ -125,7 +125,7 @@ it('appends strokes one by one, keeps each once, and undoes them', function (): 
     $scene = addSpot(aScene());
     $spot = $scene['strips'][1];
     $stroke = fn (int $x): array => ['size' => 8, 'points' => [[$x, 5, 1, 0], [$x + 4, 9, 0.5, 30]]];
-    $scene = $this->postJson(at($scene, "strips/{$spot['id']}/masks"), ['kind' => 'strokes', 'centre' => [0, 0], 'span' => 1, 'values' => ['start' => 'hidden', 'strokes' => [$stroke(1)]]])->assertCreated()->json();
+    $scene = $this->postJson(at($scene, 'gestures/add-mask'), ['strip' => $spot['id'], 'kind' => 'strokes', 'centre' => [0, 0], 'span' => 1, 'values' => ['start' => 'hidden', 'strokes' => [$stroke(1)]]])->assertOk()->json();
     $mask = $scene['strips'][1]['masks'][0]['id'];
     foreach ([10, 20, 30] as $x) {
         $scene = change($scene, 1, ['label' => 'Reveal', 'masks' => [$mask => ['stroke' => $stroke($x)]]])->assertOk()->json();
@@ -147,7 +147,7 @@ it('appends strokes one by one, keeps each once, and undoes them', function (): 
 it('moves several plates in one gesture, or none of them', function (): void {
     $scene = twoBalls();
     $plates = array_slice($scene['strips'], 1, 2);
-    $ask = fn (array $revisions) => $this->patchJson(at($scene, 'strips'), ['label' => 'Move the plates', 'revisions' => $revisions, 'changes' => [
+    $ask = fn (array $revisions) => $this->postJson(at($scene, 'gestures/change-strips'), ['label' => 'Move the plates', 'revisions' => $revisions, 'changes' => [
         $plates[0]['id'] => ['values' => ['place' => [10, 20]]], $plates[1]['id'] => ['values' => ['place' => [30, 40]]],
     ]]);
     $right = [$plates[0]['id'] => $plates[0]['revision'], $plates[1]['id'] => $plates[1]['revision']];
@@ -160,10 +160,10 @@ it('moves several plates in one gesture, or none of them', function (): void {
 
 it('aligns a plate to the lowest plate\'s horizon', function (): void {
     $scene = twoBalls();
-    $this->postJson(at($scene, "strips/{$scene['strips'][1]['id']}/align"))->assertStatus(422)->assertJsonPath('field', 'horizon');
+    $this->postJson(at($scene, 'gestures/align'), ['strip' => $scene['strips'][1]['id']])->assertStatus(422)->assertJsonPath('field', 'horizon');
     $scene = change($scene, 0, ['values' => ['horizon' => [[0, 70], [300, 70]]]])->json();
     $scene = change($scene, 1, ['values' => ['horizon' => [[0, 60], [120, 60]]]])->json();
-    $scene = $this->postJson(at($scene, "strips/{$scene['strips'][1]['id']}/align"))->assertOk()->json();
+    $scene = $this->postJson(at($scene, 'gestures/align'), ['strip' => $scene['strips'][1]['id']])->assertOk()->json();
     [$a, $b] = [$scene['strips'][1]['maps']['toScene'], 60];
     expect($a[3] * 0 + $a[4] * $b + $a[5])->toEqualWithDelta(70, 0.01);
 });
@@ -173,14 +173,14 @@ it('tells the ways between a plate and the scene, and how many pieces vanish', f
     $maps = $scene['strips'][1]['maps'];
     $apply = fn (array $m, array $p): array => [($m[0] * $p[0] + $m[1] * $p[1] + $m[2]) / ($m[6] * $p[0] + $m[7] * $p[1] + $m[8]), ($m[3] * $p[0] + $m[4] * $p[1] + $m[5]) / ($m[6] * $p[0] + $m[7] * $p[1] + $m[8])];
     expect($apply($maps['toScene'], [60, 60]))->toEqualWithDelta([80, 100], 0.01)->and($apply($maps['toPlate'], [80, 100]))->toEqualWithDelta([60, 60], 0.01);
-    expect($this->getJson(at($scene, "strips/{$scene['strips'][1]['id']}/pieces"))->assertOk()->json('vanished'))->toBe(0);
+    expect($this->getJson(at($scene, "plates/{$scene['strips'][1]['id']}/pieces"))->assertOk()->json('vanished'))->toBe(0);
     $scene = change($scene, 1, ['values' => ['grow' => -80]])->json();
-    expect($this->getJson(at($scene, "strips/{$scene['strips'][1]['id']}/pieces"))->json('vanished'))->toBe(1);
+    expect($this->getJson(at($scene, "plates/{$scene['strips'][1]['id']}/pieces"))->json('vanished'))->toBe(1);
 });
 
 it('looks at a cut-out under a tint, and at a mask on a plate alone', function (): void {
     $scene = aScene();
-    $scene = $this->postJson(at($scene, "strips/{$scene['strips'][0]['id']}/masks"), ['kind' => 'outline', 'on' => 'plate', 'centre' => [32, 20], 'span' => 60])->assertCreated()->json();
+    $scene = $this->postJson(at($scene, 'gestures/add-mask'), ['strip' => $scene['strips'][0]['id'], 'kind' => 'outline', 'on' => 'plate', 'centre' => [32, 20], 'span' => 60])->assertOk()->json();
     expect($scene['strips'][0]['masks'][0]['on'])->toBe('plate');
     $pixels = function (array $look) use ($scene): array {
         $bytes = $this->postJson(at($scene, 'picture'), ['view' => 'v', 'number' => 1, 'draft' => false, 'window' => [0, 0, 64, 40], 'scale' => 1, ...$look])->assertOk()->getContent();

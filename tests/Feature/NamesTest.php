@@ -54,10 +54,10 @@ it('keeps strokes once, wherever in a document they stand, and gives them back a
 it('renames a scene in one edit, and balances its white', function (): void {
     $scene = aScene();
     $at = "/api/scenes/{$scene['id']}";
-    $this->patchJson($at, ['title' => '  Ferry hut  '])->assertOk()->assertJsonPath('title', 'Ferry hut')->assertJsonPath('undo', 'Change the scene');
-    $this->patchJson($at, ['white' => 4300])->assertOk()->assertJsonPath('white', 4300);
+    $this->postJson("{$at}/gestures/change-scene", ['title' => '  Ferry hut  '])->assertOk()->assertJsonPath('title', 'Ferry hut')->assertJsonPath('undo', 'Change the scene');
+    $this->postJson("{$at}/gestures/change-scene", ['white' => 4300])->assertOk()->assertJsonPath('white', 4300);
     foreach ([['title' => ''], ['title' => str_repeat('x', 200)], ['white' => 900], ['white' => 'warm'], ['title' => ['a']]] as $odd) {
-        $this->patchJson($at, $odd)->assertStatus(422);
+        $this->postJson("{$at}/gestures/change-scene", $odd)->assertStatus(422);
     }
     $this->postJson("{$at}/undo")->assertOk()->assertJsonPath('white', 6500)->assertJsonPath('title', 'Ferry hut');
     $this->postJson("{$at}/undo")->assertOk()->assertJsonPath('title', $scene['title']);

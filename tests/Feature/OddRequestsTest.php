@@ -6,7 +6,7 @@ use Tests\Support\OddRequests;
 
 it('answers odd requests with what is wrong, never with a fault of its own', function (): void {
     $scene = addSpot(aScene());
-    $scene = $this->postJson("/api/scenes/{$scene['id']}/strips/{$scene['strips'][1]['id']}/masks", ['kind' => 'linear', 'centre' => [32, 20], 'span' => 80])->json();
+    $scene = $this->postJson("/api/scenes/{$scene['id']}/gestures/add-mask", ['strip' => $scene['strips'][1]['id'], 'kind' => 'linear', 'centre' => [32, 20], 'span' => 80])->json();
     $odd = new OddRequests($scene, (int) (getenv('ODD_SEED') ?: 1));
     $faults = [];
     for ($k = (int) (getenv('ODD_REQUESTS') ?: 500); $k > 0; $k--) {

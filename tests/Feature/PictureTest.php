@@ -44,7 +44,7 @@ it('looks at the scene before it was lit, and at one light alone', function (): 
 
 it('looks at a mask alone, in grey', function (): void {
     $scene = addSpot(aScene());
-    $scene = $this->postJson("/api/scenes/{$scene['id']}/strips/{$scene['strips'][1]['id']}/masks", ['kind' => 'linear', 'centre' => [32, 20], 'span' => 80])->json();
+    $scene = $this->postJson("/api/scenes/{$scene['id']}/gestures/add-mask", ['strip' => $scene['strips'][1]['id'], 'kind' => 'linear', 'centre' => [32, 20], 'span' => 80])->json();
     $mask = $scene['strips'][1]['masks'][0]['id'];
     $pixels = unframed(look($scene, ['mask' => $mask])->assertOk()->getContent())['pixels'];
     $at = fn (int $row): array => array_values(unpack('C3', substr($pixels, $row * 64 * 4, 3)));

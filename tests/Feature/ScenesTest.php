@@ -15,14 +15,14 @@ function aScene(int $width = 64, int $height = 40): array
 
 function addSpot(array $scene, array $more = []): array
 {
-    return test()->postJson("/api/scenes/{$scene['id']}/strips", ['kind' => 'spot', 'centre' => [32, 20], 'span' => 40, ...$more])->assertCreated()->json();
+    return test()->postJson("/api/scenes/{$scene['id']}/gestures/add-strip", ['kind' => 'spot', 'centre' => [32, 20], 'span' => 40, ...$more])->assertOk()->json();
 }
 
 function change(array $scene, int $at, array $change): Illuminate\Testing\TestResponse
 {
     $strip = $scene['strips'][$at];
 
-    return test()->patchJson("/api/scenes/{$scene['id']}/strips/{$strip['id']}", ['revision' => $strip['revision'], ...$change]);
+    return test()->postJson("/api/scenes/{$scene['id']}/gestures/change-strip", ['strip' => $strip['id'], 'revision' => $strip['revision'], ...$change]);
 }
 
 it('makes a scene of a picture, with the picture as its backdrop', function (): void {
@@ -112,23 +112,23 @@ it('checks every field with its range', function (array $change, string $field):
 it('gives a strip masks that stay editable', function (): void {
     $scene = addSpot(aScene());
     $spot = $scene['strips'][1];
-    $scene = $this->postJson("/api/scenes/{$scene['id']}/strips/{$spot['id']}/masks", ['kind' => 'linear', 'centre' => [32, 20], 'span' => 40])->assertCreated()->json();
+    $scene = $this->postJson("/api/scenes/{$scene['id']}/gestures/add-mask", ['strip' => $spot['id'], 'kind' => 'linear', 'centre' => [32, 20], 'span' => 40])->assertOk()->json();
     $mask = $scene['strips'][1]['masks'][0];
     $scene = change($scene, 1, ['masks' => [$mask['id'] => ['inverted' => true, 'values' => ['to' => [5, 6]]]]])->assertOk()->json();
     expect($scene['strips'][1]['masks'][0])->toMatchArray(['inverted' => true, 'kind' => 'linear'])->and($scene['strips'][1]['masks'][0]['values']['to'])->toBe([5, 6])
         ->and($scene['strips'][1]['masks'][0]['values']['from'])->toBe($mask['values']['from']);
-    $this->deleteJson("/api/scenes/{$scene['id']}/strips/{$spot['id']}/masks/{$mask['id']}", ['revision' => $scene['strips'][1]['revision']])->assertOk()->assertJsonPath('strips.1.masks', []);
+    $this->postJson("/api/scenes/{$scene['id']}/gestures/remove-mask", ['strip' => $spot['id'], 'mask' => $mask['id'], 'revision' => $scene['strips'][1]['revision']])->assertOk()->assertJsonPath('strips.1.masks', []);
     expect($this->postJson("/api/scenes/{$scene['id']}/undo")->json('strips.1.masks.0.inverted'))->toBeTrue();
 });
 
 it('reorders, duplicates and deletes', function (): void {
     $scene = addSpot(aScene());
-    $this->putJson("/api/scenes/{$scene['id']}/order", ['strips' => array_reverse(array_column($scene['strips'], 'id'))])->assertOk()->assertJsonPath('strips.0.kind', 'spot');
-    $this->putJson("/api/scenes/{$scene['id']}/order", ['strips' => ['x']])->assertStatus(422);
+    $this->postJson("/api/scenes/{$scene['id']}/gestures/reorder", ['strips' => array_reverse(array_column($scene['strips'], 'id'))])->assertOk()->assertJsonPath('strips.0.kind', 'spot');
+    $this->postJson("/api/scenes/{$scene['id']}/gestures/reorder", ['strips' => ['x']])->assertStatus(422);
     $scene = $this->postJson("/api/scenes/{$scene['id']}/undo")->json();
-    $scene = $this->postJson("/api/scenes/{$scene['id']}/strips/{$scene['strips'][1]['id']}/duplicate")->assertCreated()->json();
+    $scene = $this->postJson("/api/scenes/{$scene['id']}/gestures/duplicate", ['strip' => $scene['strips'][1]['id']])->assertOk()->json();
     expect(array_column($scene['strips'], 'name'))->toBe(['Backdrop', 'Spot', 'Spot 2']);
-    $this->deleteJson("/api/scenes/{$scene['id']}/strips/{$scene['strips'][2]['id']}", ['revision' => $scene['strips'][2]['revision']])->assertOk()->assertJsonCount(2, 'strips');
+    $this->postJson("/api/scenes/{$scene['id']}/gestures/remove-strip", ['strip' => $scene['strips'][2]['id'], 'revision' => $scene['strips'][2]['revision']])->assertOk()->assertJsonCount(2, 'strips');
     expect($this->postJson("/api/scenes/{$scene['id']}/undo")->json('strips'))->toHaveCount(3);
 });
 
@@ -143,7 +143,7 @@ it('frees what was confined to a plate that is deleted', function (): void {
     $scene = addSpot(aScene());
     $scene = change($scene, 1, ['confinedTo' => $scene['strips'][0]['id']])->assertOk()->json();
     expect($scene['strips'][1]['confinedTo'])->toBe($scene['strips'][0]['id']);
-    $scene = $this->deleteJson("/api/scenes/{$scene['id']}/strips/{$scene['strips'][0]['id']}", ['revision' => $scene['strips'][0]['revision']])->assertOk()->json();
+    $scene = $this->postJson("/api/scenes/{$scene['id']}/gestures/remove-strip", ['strip' => $scene['strips'][0]['id'], 'revision' => $scene['strips'][0]['revision']])->assertOk()->json();
     expect($scene['strips'][0])->not->toHaveKey('confinedTo');
 });
 

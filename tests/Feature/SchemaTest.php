@@ -37,7 +37,13 @@ it('refuses what the core refuses', function (Closure $spoil): void {
     expect(against(json_encode($scene)))->not->toBe([])->and(fn () => Scene::read($scene, Registry::kinds()))->toThrow(SceneError::class);
 })->with([
     [function (array &$scene): void {
-        $scene['aumbrel'] = 2;
+        $scene['aumbrel'] = 3;
+    }],
+    [function (array &$scene): void {
+        $scene['sources'] = [['id' => 'lamp']];
+    }],
+    [function (array &$scene): void {
+        $scene['strips'][] = ['id' => 'g', 'kind' => 'group', 'closed' => true];
     }],
     [function (array &$scene): void {
         $scene['size'] = [0, 5];

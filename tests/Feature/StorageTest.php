@@ -60,7 +60,7 @@ it('frees what belongs to nothing, and nothing else', function (): void {
 
 it('forgets strokes that no mask and no edit names', function (): void {
     $scene = addSpot(aScene());
-    $mask = $this->postJson("/api/scenes/{$scene['id']}/strips/{$scene['strips'][1]['id']}/masks", ['kind' => 'strokes', 'centre' => [0, 0], 'span' => 1, 'values' => ['strokes' => [['points' => [[1, 2], [3, 4]]]]]])->assertCreated();
+    $mask = $this->postJson("/api/scenes/{$scene['id']}/gestures/add-mask", ['strip' => $scene['strips'][1]['id'], 'kind' => 'strokes', 'centre' => [0, 0], 'span' => 1, 'values' => ['strokes' => [['points' => [[1, 2], [3, 4]]]]]])->assertOk();
     DB::table('strokes')->insert(['scene_id' => $scene['id'], 'key' => 'orphan', 'stroke' => '{}']);
     $this->postJson("/api/scenes/{$scene['id']}/undo")->assertOk();
     expect(app(Storage::class)->sweep()['strokes'])->toBe(1)->and(DB::table('strokes')->count())->toBe(1);

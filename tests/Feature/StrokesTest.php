@@ -26,9 +26,9 @@ function paintedScene(int $strokes): array
     $scene = addSpot(aScene());
     $recorded = array_map(fn (int $k): array => ['size' => 8, 'points' => [[$k % 60, 3 + $k % 30, 0.5, 0], [$k % 50 + 9, 20, 1, 40]]], range(1, $strokes));
 
-    return test()->postJson("/api/scenes/{$scene['id']}/strips/{$scene['strips'][1]['id']}/masks", [
-        'kind' => 'strokes', 'centre' => [0, 0], 'span' => 1, 'values' => ['start' => 'hidden', 'strokes' => $recorded],
-    ])->assertCreated()->json();
+    return test()->postJson("/api/scenes/{$scene['id']}/gestures/add-mask", [
+        'strip' => $scene['strips'][1]['id'], 'kind' => 'strokes', 'centre' => [0, 0], 'span' => 1, 'values' => ['start' => 'hidden', 'strokes' => $recorded],
+    ])->assertOk()->json();
 }
 
 function namedRequest(array $scene): RenderRequest
@@ -81,7 +81,7 @@ it('shows a stroke that grows beside those that are named', function (): void {
     $growing = ['masks' => [$spot['masks'][0]['id'] => ['strokes' => [['size' => 30, 'points' => [[10, 30], [50, 34]]]]]]];
     $draft = $look([$spot['id'] => $growing]);
     expect($draft)->not->toBe($look([]));
-    $this->patchJson("/api/scenes/{$scene['id']}/strips/{$spot['id']}", ['revision' => $spot['revision'], ...$growing])->assertOk();
+    $this->postJson("/api/scenes/{$scene['id']}/gestures/change-strip", ['strip' => $spot['id'], 'revision' => $spot['revision'], ...$growing])->assertOk();
     expect(substr($look([]), -64 * 40 * 4))->toBe(substr($draft, -64 * 40 * 4));
 });
 
@@ -91,8 +91,8 @@ it('takes names of strokes from nobody', function (string $name): void {
     $known = $spot['masks'][0]['values']['strokes'][0];
     $other = Str::replace('KNOWN', $known, $name);
     $elsewhere = addSpot(aScene());
-    $mask = $this->postJson("/api/scenes/{$elsewhere['id']}/strips/{$elsewhere['strips'][1]['id']}/masks", ['kind' => 'strokes', 'centre' => [0, 0], 'span' => 1])->json('strips.1');
-    $this->patchJson("/api/scenes/{$elsewhere['id']}/strips/{$mask['id']}", ['revision' => $mask['revision'], 'masks' => [$mask['masks'][0]['id'] => ['strokes' => [$other]]]])->assertStatus(422);
+    $mask = $this->postJson("/api/scenes/{$elsewhere['id']}/gestures/add-mask", ['strip' => $elsewhere['strips'][1]['id'], 'kind' => 'strokes', 'centre' => [0, 0], 'span' => 1])->json('strips.1');
+    $this->postJson("/api/scenes/{$elsewhere['id']}/gestures/change-strip", ['strip' => $mask['id'], 'revision' => $mask['revision'], 'masks' => [$mask['masks'][0]['id'] => ['strokes' => [$other]]]])->assertStatus(422);
     $this->postJson("/api/scenes/{$elsewhere['id']}/picture", [
         'view' => 'v', 'number' => 1, 'draft' => true, 'window' => [0, 0, 64, 40], 'scale' => 1, 'changes' => [$mask['id'] => ['masks' => [$mask['masks'][0]['id'] => ['strokes' => [$other]]]]],
     ])->assertStatus(422);

@@ -46,12 +46,12 @@ final class OddRequests
 
         return [
             ['POST', '/picture', $looked], ['POST', '/picture', [...$looked, 'mask' => $spot['masks'][0]['id'] ?? null]], ['POST', '/picture', [...$looked, 'changes' => [$spot['id'] => ['values' => ['target' => [1, 2]], 'masks' => []]]]],
-            ['PATCH', '/strips/STRIP', ['revision' => $spot['revision'], 'level' => 1, 'values' => ['beam' => 20]]],
-            ['PATCH', '/strips', ['revisions' => [$spot['id'] => 1], 'changes' => [$spot['id'] => ['muted' => true]]]],
-            ['POST', '/strips', ['kind' => 'spot', 'centre' => [1, 2], 'span' => 20]], ['POST', '/strips/STRIP/masks', ['kind' => 'linear', 'centre' => [1, 2], 'span' => 20, 'values' => []]],
-            ['POST', '/strips/STRIP/masks', ['kind' => 'strokes', 'centre' => [1, 2], 'span' => 20, 'values' => ['strokes' => [['points' => [[1, 2]]]]]]],
-            ['PUT', '/order', ['strips' => array_column($this->scene['strips'], 'id')]], ['POST', '/strips/STRIP/duplicate', []], ['POST', '/strips/STRIP/trio', []], ['POST', '/strips/STRIP/align', []],
-            ['DELETE', '/strips/STRIP', ['revision' => 0]], ['POST', '/mends', ['reading' => 'x', 'mend' => 'y']], ['PATCH', '', ['title' => 'T', 'white' => 6500]],
+            ['POST', '/gestures/change-strip', ['strip' => 'STRIP', 'revision' => $spot['revision'], 'level' => 1, 'values' => ['beam' => 20]]],
+            ['POST', '/gestures/change-strips', ['revisions' => [$spot['id'] => 1], 'changes' => [$spot['id'] => ['muted' => true]]]],
+            ['POST', '/gestures/add-strip', ['kind' => 'spot', 'centre' => [1, 2], 'span' => 20]], ['POST', '/gestures/add-mask', ['strip' => 'STRIP', 'kind' => 'linear', 'centre' => [1, 2], 'span' => 20, 'values' => []]],
+            ['POST', '/gestures/add-mask', ['strip' => 'STRIP', 'kind' => 'strokes', 'centre' => [1, 2], 'span' => 20, 'values' => ['strokes' => [['points' => [[1, 2]]]]]]],
+            ['POST', '/gestures/reorder', ['strips' => array_column($this->scene['strips'], 'id')]], ['POST', '/gestures/duplicate', ['strip' => 'STRIP']], ['POST', '/gestures/trio', ['strip' => 'STRIP']], ['POST', '/gestures/align', ['strip' => 'STRIP']], ['POST', '/gestures/remove-mask', ['strip' => 'STRIP', 'mask' => 'x']],
+            ['POST', '/gestures/remove-strip', ['strip' => 'STRIP', 'revision' => 0]], ['POST', '/gestures/mend', ['reading' => 'x', 'mend' => 'y']], ['POST', '/gestures/change-scene', ['title' => 'T', 'white' => 6500]],
             ['POST', '/undo', ['revision' => 1]], ['POST', '/redo', []], ['POST', '/plates', ['x' => 1, 'y' => 2]], ['GET', '', []], ['GET', '/revision', []],
         ];
     }

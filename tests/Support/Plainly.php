@@ -80,7 +80,7 @@ final class Plainly
         $s = $size ?? $d0 / 3;
 
         return exp(-log(2) * ($angle / ($beam / 2)) ** $n) * match ($law) {
-            'even' => 1.0,
+            'constant' => 1.0,
             'linear' => max(0, 1 - $d / ($reach ?? $d0)),
             'inverse square' => ($d0 ** 2 + $s ** 2) / ($d ** 2 + $s ** 2) * ($reach === null ? 1 : max(0, 1 - ($d / $reach) ** 4) ** 2),
         };

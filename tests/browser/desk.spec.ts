@@ -159,7 +159,7 @@ test('a second window follows what the first one does, and is told when it did n
     expect((await strips(page, scene))[1]!.values.beam).toBe(24);
     // an edit that comes from elsewhere, and is not seen here before the hand has done its own
     const { revision } = (await strips(page, scene))[1]! as Strip & { revision: number };
-    const mute = () => page.request.patch(`/api/scenes/${scene}/strips/${strip}`, { data: { revision, muted: true }, headers: { 'X-XSRF-TOKEN': decodeURIComponent(token) } });
+    const mute = () => page.request.post(`/api/scenes/${scene}/gestures/change-strip`, { data: { strip, revision, muted: true }, headers: { 'X-XSRF-TOKEN': decodeURIComponent(token) } });
     const strip = (await strips(page, scene))[1]!.id;
     const token = (await context.cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN')!.value;
     await other.route('**/revision', (route) => route.abort());

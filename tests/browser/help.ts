@@ -117,7 +117,7 @@ export async function settled(page: Page): Promise<void> {
 
 /** Does something that is written a moment later, such as pressing keys that make one gesture, and waits until it is. */
 export async function written(page: Page, act: () => Promise<unknown>): Promise<void> {
-    const reply = page.waitForResponse((response) => response.request().method() === 'PATCH' && response.ok());
+    const reply = page.waitForResponse((response) => response.url().includes('/gestures/') && response.ok());
     await act();
     await reply;
     await settled(page);

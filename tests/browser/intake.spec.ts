@@ -15,7 +15,7 @@ test('a large picture says how far it is, the rest goes on, and it becomes a pla
     await expect(coming.getByRole('progressbar')).toHaveAttribute('value', /^0\.\d/);
     // a gesture is written while the file is on its way
     await page.locator('[data-strip][aria-label^="Spot"]').click();
-    const written = page.waitForResponse((response) => response.request().method() === 'PATCH' && response.ok());
+    const written = page.waitForResponse((response) => response.url().includes('/gestures/') && response.ok());
     await page.keyboard.press('m');
     await written;
     if (process.env.SHOT) {

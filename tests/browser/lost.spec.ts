@@ -70,7 +70,7 @@ test('a gesture whose answer was lost is not written twice', async ({ page }) =>
     const scene = await aSpot(page);
     let count = 0;
     // the server writes it, and the line breaks before it can say so
-    await page.route('**/strips/*/duplicate', async (route) => {
+    await page.route('**/gestures/duplicate', async (route) => {
         if (count++ === 0) {
             await route.fetch();
             await route.abort('connectionreset');
@@ -99,7 +99,7 @@ test('a key fade is written though the page is loaded again at once', async ({ p
 
 test('what waits outlives the window, and is written by the next one that opens the scene', async ({ page, context }) => {
     const scene = await aSpot(page);
-    await page.route('**/strips/**', (route) => route.abort());
+    await page.route('**/gestures/**', (route) => route.abort());
     await page.getByLabel('Beam angle', { exact: true }).fill('21');
     await page.keyboard.press('Enter');
     await expect(waits(page)).toHaveText(/waits to be written/);
@@ -113,7 +113,7 @@ test('what waits outlives the window, and is written by the next one that opens 
 test('with the disk full it waits too, and ctrl Z takes back what was never sent', async ({ page }) => {
     const scene = await aSpot(page);
     let full = true;
-    await page.route('**/strips/*', (route) =>
+    await page.route('**/gestures/*', (route) =>
         full ? route.fulfill({ status: 507, json: { message: 'The change could not be written: the disk seems to be full.' } }) : route.continue(),
     );
     const type = async (label: string, text: string) => {

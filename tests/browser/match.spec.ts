@@ -214,7 +214,7 @@ test('strokes shape the falloff of a light, with pressure, and are seen at once'
     await page.getByRole('spinbutton', { name: /^Size/ }).fill('50');
     await page.getByLabel('Pen on').selectOption('opacity');
     const lit = await shownAt(page, ...(await onScreen(page, [160, 120])));
-    await page.getByRole('radio', { name: 'Hide' }).click();
+    await page.getByRole('radio', { name: 'Hold back' }).click();
     await stroke(page, [
         [120, 120],
         [200, 120],
@@ -330,6 +330,6 @@ test('plates are fitted in perspective, move together, snap, and become a trio',
     await page.getByRole('button', { name: 'Trio' }).click();
     await settled(page);
     expect((await state(page, scene)).strips.map((strip) => strip.values.exposure).slice(1, 4)).toEqual([-2, 0, 2]);
-    await page.getByRole('button', { name: 'Fill with its average' }).click();
+    await page.getByRole('button', { name: 'Average as a flat colour' }).click();
     await expect(page.locator('[data-strip][aria-label^="Average of"]')).toBeVisible();
 });

@@ -44,7 +44,7 @@ for ($until = microtime(true) + (float) $seconds, $number = 1; microtime(true) <
             continue;
         }
         $said['tries']++;
-        [$status, $reply, $text] = $ask('PATCH', "scenes/{$scene}/strips/{$strip}", ['name' => (string) $number, 'revision' => $revision], $key);
+        [$status, $reply, $text] = $ask('POST', "scenes/{$scene}/gestures/change-strip", ['strip' => $strip, 'name' => (string) $number, 'revision' => $revision], $key);
         if ($status === 200) {
             $isWritten = is_array($reply);
             $seen($reply);

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\CommandLine\Timings;
 
 use App\CommandLine\NamedScene;
+use App\Gestures\ChangeStrip;
 use App\Render\HeldStrokes;
 use App\Render\RenderRequest;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
-use App\Scenes\StripEdits;
 use App\Scenes\StrokeShelf;
+use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
 use Aumbrel\Core\Stroke\Strokes;
@@ -39,7 +40,7 @@ final class StrokeTimings
         $held = new HeldStrokes;
         $level = 0.0;
         $change = static function (FlatScene $flat) use (&$level): FlatScene {
-            return StripEdits::change($flat, 'spot', ['level' => $level = $level > 2 ? 0.0 : $level + 0.01]);
+            return ChangeStrip::changed($flat, 'spot', ['level' => $level = $level > 2 ? 0.0 : $level + 0.01], static fn (): Pictures => new Pictures([]));
         };
         $ask = static function () use ($store, $scene, $change): RenderRequest {
             $flat = $change($store->flat($scene));

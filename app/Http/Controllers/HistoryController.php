@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\GoesBy;
 use App\Models\Scene;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
@@ -29,6 +28,8 @@ final class HistoryController
 
     private function step(Request $request, Scene $scene, bool $back): JsonResponse
     {
-        return new JsonResponse($this->state->of($this->store->step($scene->id, $back, GoesBy::revision($request))));
+        $request->validate(['revision' => 'sometimes|integer|min:0']);
+
+        return new JsonResponse($this->state->of($this->store->step($scene->id, $back, $request->has('revision') ? $request->integer('revision') : null)));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Codecs\PictureEncoder;
+use App\Gestures\ChangeStrip;
 use App\Http\PictureAnswer;
 use App\Http\Requests\LookAt;
 use App\Models\Scene;
@@ -16,8 +17,8 @@ use App\Render\RenderService;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
-use App\Scenes\StripEdits;
 use App\Scenes\StrokeShelf;
+use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
 use Illuminate\Http\Request;
@@ -40,7 +41,7 @@ final class PictureController
     {
         $flat = $this->store->flat($scene);
         foreach ($request->changes() as $strip => $change) {
-            $flat = StripEdits::change($flat, (string) $strip, $change);
+            $flat = ChangeStrip::changed($flat, (string) $strip, $change, fn (): Pictures => $this->store->known($scene));
         }
         $ask = $this->ask($scene, $request->look()->at($flat), RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], $request->below());
         $pieces = $this->renders->pieces($ask, new Ticket($request->priority(), $request->view($scene), $request->integer('number')));

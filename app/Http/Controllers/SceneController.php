@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Upload;
 use App\Models\Scene;
-use App\Scenes\FlatScene;
 use App\Scenes\NewScene;
 use App\Scenes\PackedScene;
 use App\Scenes\PictureLibrary;
@@ -64,15 +63,6 @@ final class SceneController
     public function revision(Scene $scene): JsonResponse
     {
         return new JsonResponse(['revision' => $scene->revision]);
-    }
-
-    public function update(Request $request, Scene $scene): JsonResponse
-    {
-        /** @var array<string, mixed> $change */
-        $change = $request->validate(['title' => 'sometimes|string', 'white' => 'sometimes|numeric']);
-        $changed = $this->store->edit($scene->id, 'Change the scene', static fn (FlatScene $flat): FlatScene => $flat->with(['scene' => $change]));
-
-        return new JsonResponse($this->state->of($changed));
     }
 
     public function destroy(Scene $scene): Response

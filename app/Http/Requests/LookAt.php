@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Gestures\ChangeStrip;
 use App\Http\Middleware\PageSession;
 use App\Models\Scene;
 use App\Render\Look;

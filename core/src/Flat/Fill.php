@@ -33,7 +33,7 @@ final readonly class Fill implements StripKind
 
     public static function label(): string
     {
-        return 'Fill';
+        return 'Flat colour';
     }
 
     public static function hint(): string

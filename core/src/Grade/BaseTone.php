@@ -35,8 +35,8 @@ final readonly class BaseTone implements Grade
         return [
             NumberValue::named('exposure', 'Exposure', 'base', Unit::Stops, -6, 6, 0, 0.1),
             NumberValue::named('drained', 'Drained colour', 'base', Unit::Percent, 0, 100, 0),
-            NumberValue::named('whiteOutput', 'White output', 'base', Unit::Percent, 0, 100, 100),
-            NumberValue::named('blackInput', 'Black input', 'base', Unit::Percent, 0, 95, 0),
+            NumberValue::named('whiteOutput', 'Whites held at', 'base', Unit::Percent, 0, 100, 100),
+            NumberValue::named('blackInput', 'Blacks start at', 'base', Unit::Percent, 0, 95, 0),
         ];
     }
 

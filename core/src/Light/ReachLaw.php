@@ -7,7 +7,7 @@ namespace Aumbrel\Core\Light;
 /** How a light fades with distance. */
 enum ReachLaw: string
 {
-    case Even = 'even';
+    case Constant = 'constant';
     case Linear = 'linear';
     case InverseSquare = 'inverse square';
 }

@@ -25,6 +25,7 @@ use Aumbrel\Core\Value\ChoiceValue;
 use Aumbrel\Core\Value\LightColourValue;
 use Aumbrel\Core\Value\NumberValue;
 use Aumbrel\Core\Value\PointValue;
+use Aumbrel\Core\Value\Times;
 use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
 
@@ -53,10 +54,6 @@ final readonly class Spot implements Directed, Extent, Field, StripKind
         public LightColour $colour,
         public float $elevation = 0.0,
     ) {
-        $ratio = $field / $beam;
-        if ($ratio < AngularLaw::LEAST_RATIO - 1e-9 || $ratio > AngularLaw::MOST_RATIO + 1e-9) {
-            throw new SceneError('field', sprintf('the field angle is 1.05 to 3 times the beam angle, not %.2f times', $ratio));
-        }
         $this->law = new AngularLaw($beam, $field);
     }
 
@@ -87,11 +84,11 @@ final readonly class Spot implements Directed, Extent, Field, StripKind
             PointValue::named('origin', 'Origin', 'reach'),
             PointValue::named('target', 'Target', 'reach'),
             NumberValue::named('beam', 'Beam angle', 'reach', Unit::Degrees, 0.5, 170, 26, 0.5),
-            NumberValue::named('field', 'Field angle', 'reach', Unit::Degrees, 0.55, 340, 44, 0.5),
-            ChoiceValue::named('reachLaw', 'Reach law', 'reach', array_column(ReachLaw::cases(), 'value'), ReachLaw::Linear->value),
+            NumberValue::named('field', 'Field angle', 'reach', Unit::Degrees, 0.55, 340, 44, 0.5, new Times('beam', AngularLaw::LEAST_RATIO, AngularLaw::MOST_RATIO)),
+            ChoiceValue::named('reachLaw', 'Reach law', 'reach', array_column(ReachLaw::cases(), 'value'), ReachLaw::Linear->value, formerly: ['even' => ReachLaw::Constant->value]),
             NumberValue::optional('reach', 'Reach', 'reach', Unit::Pixels, 1, 100000, 'to the target')
                 ->shownWhen('reachLaw', [ReachLaw::Linear->value, ReachLaw::InverseSquare->value]),
-            NumberValue::optional('size', 'Lamp size', 'reach', Unit::Pixels, 0, 100000, 'a third of the way')
+            NumberValue::optional('size', 'Softening', 'reach', Unit::Pixels, 0, 100000, 'a third of the way')
                 ->shownWhen('reachLaw', [ReachLaw::InverseSquare->value]),
             NumberValue::named('elevation', 'Elevation', 'reach', Unit::Degrees, -90, 90, 0),
             NumberValue::named('softness', 'Softness', 'reach', Unit::Pixels, 0, 2000, 0),
@@ -217,7 +214,7 @@ final readonly class Spot implements Directed, Extent, Field, StripKind
         $angular = $squared > 0 ? $this->law->at(rad2deg(atan2(abs($across), $along))) : 1.0;
 
         return $angular * match ($this->reachLaw) {
-            ReachLaw::Even => 1.0,
+            ReachLaw::Constant => 1.0,
             ReachLaw::Linear => SpotField::linear($squared, $this->reachLength()),
             ReachLaw::InverseSquare => SpotField::inverseSquare($squared, $this->throwLength() ** 2 + $this->lampSize() ** 2, $this->lampSize() ** 2)
                 * ($this->reach === null ? 1.0 : SpotField::reachWindow($squared, $this->reach ** 2)),
@@ -248,7 +245,7 @@ final readonly class Spot implements Directed, Extent, Field, StripKind
 
     private function writeReach(KernelWriter $kernel, string $shape, string $along, string $across): void
     {
-        if ($this->reachLaw === ReachLaw::Even) {
+        if ($this->reachLaw === ReachLaw::Constant) {
             return;
         }
         $squared = $kernel->variable('squared');
@@ -275,7 +272,7 @@ final readonly class Spot implements Directed, Extent, Field, StripKind
         [$from, $to] = [-INF, INF];
         $down = $y - $this->origin->y;
         $ends = match ($this->reachLaw) {
-            ReachLaw::Even => null,
+            ReachLaw::Constant => null,
             ReachLaw::Linear => $this->reachLength(),
             ReachLaw::InverseSquare => $this->reach,
         };
@@ -340,7 +337,7 @@ final readonly class Spot implements Directed, Extent, Field, StripKind
     {
         [$ax, $ay] = $this->axis();
         $angle = min(180.0, $angle);
-        $reach = $this->reachLaw === ReachLaw::Even ? max($this->reachLength(), $this->throwLength()) : $this->reachLength();
+        $reach = $this->reachLaw === ReachLaw::Constant ? max($this->reachLength(), $this->throwLength()) : $this->reachLength();
         $line = [$this->origin->toArray()];
         $pieces = max(8, (int) ceil($angle / 3));
         for ($k = 0; $k <= $pieces; $k++) {

@@ -14,7 +14,14 @@ use JsonException;
 /** One piece of work as its file holds it: size, white, and the strips back to front. */
 final readonly class Scene
 {
-    public const VERSION = 1;
+    /** Version 2 has room for sources, the stage and the ambient, and calls the reach law that does not fade `constant`. */
+    public const VERSION = 2;
+
+    /** Versions that are read; what they call otherwise is understood ({@see \Aumbrel\Core\Value\ChoiceValue}). */
+    public const READ = [1, 2];
+
+    /** What version 2 may hold and this reader would drop: refused, so that no light is lost without a word. */
+    public const NOT_KNOWN = ['sources', 'stage', 'ambient'];
 
     public const LARGEST_SIDE = 30000;
 
@@ -58,8 +65,13 @@ final readonly class Scene
     {
         $fields = new Fields($raw, '');
         $version = $fields->take('aumbrel');
-        if ($version !== self::VERSION) {
-            throw SceneError::expected('aumbrel', 'version '.self::VERSION, $version);
+        if (! in_array($version, self::READ, true)) {
+            throw SceneError::expected('aumbrel', 'version '.implode(' or ', self::READ), $version);
+        }
+        foreach (self::NOT_KNOWN as $name) {
+            if ($fields->has($name)) {
+                throw new SceneError($name, 'this version of Aumbrel knows none yet, and would drop what the scene has; open it with a newer one');
+            }
         }
         $size = $fields->take('size');
         $scene = new self(

@@ -60,6 +60,9 @@ final readonly class Strip
         self::inValues($field, static fn () => $built->check($mode));
         $isLight = $kind::family()->fadesInStops();
         $isGroup = $kind === Group::class;
+        if ($isGroup && $fields->toggle('closed', false)) {
+            throw new SceneError("{$field}.closed", 'this version of Aumbrel knows open groups only, and would let this one light what lies below; open it with a newer one');
+        }
 
         $masks = self::each($fields->list('masks', self::MOST_MASKS), "{$field}.masks", static fn (mixed $raw, string $field): MaskEntry => MaskEntry::read($raw, $field, $kinds));
         foreach ($masks as $at => $mask) {

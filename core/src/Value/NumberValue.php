@@ -9,13 +9,13 @@ use Aumbrel\Core\Fault\SceneError;
 /** A number in a range, with a unit. */
 final readonly class NumberValue extends ValueType
 {
-    private function __construct(private Unit $unit, private float $least, private float $most, private float $step)
+    private function __construct(private Unit $unit, private float $least, private float $most, private float $step, public ?Times $times = null)
     {
     }
 
-    public static function named(string $name, string $label, string $section, Unit $unit, float $least, float $most, float $default, float $step = 1): Parameter
+    public static function named(string $name, string $label, string $section, Unit $unit, float $least, float $most, float $default, float $step = 1, ?Times $times = null): Parameter
     {
-        return new Parameter($name, $label, $section, new self($unit, $least, $most, $step), $default);
+        return new Parameter($name, $label, $section, new self($unit, $least, $most, $step, $times), $default);
     }
 
     /** @param  string  $whenEmpty what the bench says while there is no number */
@@ -45,7 +45,7 @@ final readonly class NumberValue extends ValueType
 
     public function describe(): array
     {
-        return ['unit' => $this->unit->value, 'least' => $this->least, 'most' => $this->most, 'step' => $this->step];
+        return ['unit' => $this->unit->value, 'least' => $this->least, 'most' => $this->most, 'step' => $this->step, ...($this->times === null ? [] : ['times' => $this->times->toArray()])];
     }
 
     public function unit(): string

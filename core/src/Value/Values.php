@@ -42,7 +42,10 @@ final readonly class Values
         }
 
         /** @var array<string, mixed> $raw */
-        return new self($parameters, $values, $raw);
+        $read = new self($parameters, $values, $raw);
+        $read->checkTimes($field);
+
+        return $read;
     }
 
     public function number(string $name): float
@@ -101,6 +104,18 @@ final readonly class Values
         }
 
         return [...$written, ...$this->unknown];
+    }
+
+    /** @throws SceneError naming a number that is not so many times another one as it has to be */
+    private function checkTimes(string $field): void
+    {
+        $labels = array_column($this->parameters, 'label', 'name');
+        foreach ($this->parameters as $parameter) {
+            $times = $parameter->type instanceof NumberValue ? $parameter->type->times : null;
+            if ($times !== null && $this->get($parameter->name) !== null) {
+                $times->check($this->number($parameter->name), $this->number($times->of), "{$field}.{$parameter->name}", $parameter->label, $labels[$times->of] ?? $times->of);
+            }
+        }
     }
 
     private function get(string $name): mixed

@@ -167,7 +167,7 @@ export const api = {
     scene: (id: string) => json<Scene>('GET', `scenes/${id}`),
     deleteScene: (id: string) => ask('DELETE', `scenes/${id}`),
     restoreScene: (id: string) => json<SceneCard>('POST', `scenes/${id}/restore`),
-    pieces: (id: string, strip: string) => json<{ vanished: number }>('GET', `scenes/${id}/strips/${strip}/pieces`),
+    pieces: (id: string, strip: string) => json<{ vanished: number }>('GET', `scenes/${id}/plates/${strip}/pieces`),
     sphere: async (azimuth: number, elevation: number, size: number) =>
         new ImageData(new Uint8ClampedArray(await (await ask('GET', `sphere?azimuth=${azimuth}&elevation=${elevation}&size=${size}`)).arrayBuffer()), size, size),
     picture: async (id: string, looked: Looked, signal: AbortSignal, onFrame: (frame: Frame<PictureHead>) => void) => frames<PictureHead>(await ask('POST', `scenes/${id}/picture`, looked, { signal }), onFrame),

@@ -145,6 +145,8 @@ export type Parameter = {
     least: number;
     most: number;
     step: number;
+    /** it is so many times another value */
+    times?: { of: string; least: number; most: number };
     default: Value;
     optional: boolean;
     choices: string[];

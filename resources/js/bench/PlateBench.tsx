@@ -10,7 +10,7 @@ export function BaseActions({ strip, gestures }: { strip: Strip; gestures: Gestu
     return (
         <div className="flex flex-wrap gap-1.5 pt-0.5">
             <Action label="Trio" title="Two stops under; as shot and two over above it, hidden, to be revealed by painting" onPress={() => void gestures.trio(strip.id)} />
-            <Action label="Fill with its average" title="A fill with the mean colour of what the plate shows" onPress={() => void gestures.average(strip.id)} />
+            <Action label="Average as a flat colour" title="A flat colour above it: the mean of what the plate shows" onPress={() => void gestures.average(strip.id)} />
         </div>
     );
 }

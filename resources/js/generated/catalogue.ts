@@ -168,7 +168,7 @@ export const stripKinds: StripKind[] = [
             },
             {
                 "name": "whiteOutput",
-                "label": "White output",
+                "label": "Whites held at",
                 "type": "number",
                 "section": "base",
                 "unit": "%",
@@ -183,7 +183,7 @@ export const stripKinds: StripKind[] = [
             },
             {
                 "name": "blackInput",
-                "label": "Black input",
+                "label": "Blacks start at",
                 "type": "number",
                 "section": "base",
                 "unit": "%",
@@ -368,6 +368,11 @@ export const stripKinds: StripKind[] = [
                 "most": 340,
                 "step": 0.5,
                 "choices": [],
+                "times": {
+                    "of": "beam",
+                    "least": 1.05,
+                    "most": 3
+                },
                 "default": 44,
                 "optional": false,
                 "shownWhen": {},
@@ -383,7 +388,7 @@ export const stripKinds: StripKind[] = [
                 "most": 0,
                 "step": 1,
                 "choices": [
-                    "even",
+                    "constant",
                     "linear",
                     "inverse square"
                 ],
@@ -414,7 +419,7 @@ export const stripKinds: StripKind[] = [
             },
             {
                 "name": "size",
-                "label": "Lamp size",
+                "label": "Softening",
                 "type": "number",
                 "section": "reach",
                 "unit": "px",
@@ -567,7 +572,7 @@ export const stripKinds: StripKind[] = [
     },
     {
         "key": "fill",
-        "label": "Fill",
+        "label": "Flat colour",
         "hint": "A flat colour, to tint or to burn",
         "family": "flat",
         "course": "Shade",
@@ -630,7 +635,7 @@ export const stripKinds: StripKind[] = [
             },
             {
                 "name": "whiteOutput",
-                "label": "White output",
+                "label": "Whites held at",
                 "type": "number",
                 "section": "base",
                 "unit": "%",
@@ -645,7 +650,7 @@ export const stripKinds: StripKind[] = [
             },
             {
                 "name": "blackInput",
-                "label": "Black input",
+                "label": "Blacks start at",
                 "type": "number",
                 "section": "base",
                 "unit": "%",

@@ -83,7 +83,7 @@ function BrushSettings({ strip }: { strip: Strip }) {
     const isCut = target.kind === 'painted cut';
     return (
         <>
-            <Either label="What the brush does" value={brush.reveals} onSet={(reveals) => work.brush({ reveals })} words={isCut ? ['Subject', 'Background'] : ['Reveal', 'Hide']} />
+            <Either label="What the brush does" value={brush.reveals} onSet={(reveals) => work.brush({ reveals })} words={isCut ? ['Subject', 'Background'] : ['Let in', 'Hold back']} />
             <Small label="Size" unit="px" value={brush.size} least={1} most={4000} onSet={(size) => work.brush({ size })} />
             {!isCut && (
                 <>

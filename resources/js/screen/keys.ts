@@ -8,7 +8,7 @@ export const keyList: [string, string][] = [
     ['1 – 6', 'Step of the course'],
     ['E, P, O, I', 'Move, paint, outline, pick'],
     ['- and =', 'Brush smaller, larger; with shift harder, softer'],
-    ['R', 'Reveal or hide; alt swaps for one stroke'],
+    ['R', 'Let in or hold back; alt swaps for one stroke'],
     ['Enter, Backspace, Escape while outlining', 'Close, take a point back, give up'],
     ['Space, dragging over the view', 'Pan'],
     ['F', 'Show the whole scene'],

@@ -22,10 +22,10 @@ let queries: QueryClient;
 const strip = (id: string, more: Partial<Strip> = {}): Strip =>
     ({ id, kind: 'spot', family: 'light', name: id, mode: 'airlight', level: 0, muted: false, values: { beam: 20 }, masks: [], revision: 1, outlines: {}, ...more }) as Strip;
 
-function answer({ method, path, body }: Asked): unknown {
-    const at = /^scenes\/x\/strips\/([^/]+)$/.exec(path)?.[1];
+function answer({ path, body }: Asked): unknown {
+    const at = body.strip;
     const found = server.strips.find((one) => one.id === at);
-    if (method === 'PATCH' && found) {
+    if (path.endsWith('/change-strip') && found) {
         if (body.revision !== found.revision) {
             throw new client.Refused(409, `"${found.name}" was changed in another window.`);
         }
@@ -36,7 +36,7 @@ function answer({ method, path, body }: Asked): unknown {
     } else if (path.endsWith('/duplicate')) {
         const revision = server.revision + 1;
         server = { ...server, revision, orderRevision: revision, strips: [...server.strips, strip('copy', { revision })] };
-    } else if (method === 'DELETE') {
+    } else if (path.endsWith('/remove-strip')) {
         server = { ...server, revision: server.revision + 1, strips: server.strips.filter((one) => one.id !== at) };
     } else if (path.endsWith('/revision')) {
         return { revision: server.revision };
@@ -88,7 +88,7 @@ test('what the hand does is shown at once, and stays shown while it is written',
     void gestures.commit('a', 'Fade');
     expect([level('a'), useWork.getState().moving, useWork.getState().hand]).toEqual([2, false, {}]);
     await tick();
-    expect(asked).toEqual([{ method: 'PATCH', path: 'scenes/x/strips/a', body: { label: 'Fade', level: 2, revision: 1 } }]);
+    expect(asked).toEqual([{ method: 'POST', path: 'scenes/x/gestures/change-strip', body: { strip: 'a', label: 'Fade', level: 2, revision: 1 } }]);
     expect([level('a'), useWork.getState().unwritten]).toEqual([2, []]);
 });
 
@@ -114,7 +114,7 @@ test('keys that come close together are one gesture', async () => {
     gestures.nudge('a', { level: 0.75 }, 'Fade');
     void gestures.undo();
     await tick();
-    expect(asked.slice(1).map(({ path }) => path)).toEqual(['scenes/x/strips/a', 'scenes/x/undo']);
+    expect(asked.slice(1).map(({ path }) => path)).toEqual(['scenes/x/gestures/change-strip', 'scenes/x/undo']);
 });
 
 test('while the server is gone everything stays shown and is counted; then it is written in order', async () => {

@@ -65,7 +65,7 @@ export class Gestures {
             work.rest();
             return Promise.resolve(true);
         }
-        const entry = this.outbox.entry({ label, method: 'PATCH', path: 'strips', body: { label, changes }, goesBy: 'strips', seen: this.seen(Object.keys(changes)), changes });
+        const entry = this.outbox.entry({ label, path: 'gestures/change-strips', body: { label, changes }, goesBy: 'strips', seen: this.seen(Object.keys(changes)), changes });
         work.letGo(entry.key, changes);
         return this.outbox.put(entry);
     }
@@ -91,26 +91,26 @@ export class Gestures {
     }
 
     addStrip(kind: string, centre: [number, number], span: number, above: string | null): Promise<void> {
-        return this.add(this.outbox.entry({ label: `Add ${kind}`, method: 'POST', path: 'strips', body: { kind, centre, span, above } satisfies Placing }));
+        return this.add(this.outbox.entry({ label: `Add ${kind}`, path: 'gestures/add-strip', body: { kind, centre, span, above } satisfies Placing }));
     }
 
     /** Other gestures go on while the file is on its way. */
     async addPlate(file: File, x: number, y: number): Promise<void> {
         try {
-            await withFile(file, (intake) => this.add(this.outbox.entry({ label: `Bring in ${file.name}`, method: 'POST', path: 'plates', body: { intake, x, y } })));
+            await withFile(file, (intake) => this.add(this.outbox.entry({ label: `Bring in ${file.name}`, path: 'plates', body: { intake, x, y } })));
         } catch (error) {
             sayError(error);
         }
     }
 
     duplicate(strip: string): Promise<void> {
-        return this.add(this.of(strip, 'Duplicate', 'POST', 'duplicate'));
+        return this.add(this.of(strip, 'Duplicate', 'duplicate'));
     }
 
     async remove(strip: string): Promise<void> {
         const strips = this.strips();
         const at = strips.findIndex((other) => other.id === strip);
-        if (await this.outbox.put(this.of(strip, 'Delete', 'DELETE', ''))) {
+        if (await this.outbox.put(this.of(strip, 'Delete', 'remove-strip'))) {
             work.choose(strips[at - 1]?.id ?? strips[at + 1]?.id ?? null);
         }
     }
@@ -124,11 +124,11 @@ export class Gestures {
             return;
         }
         order.splice(to, 0, ...order.splice(from, 1));
-        await this.outbox.put(this.outbox.entry({ label: 'Reorder', method: 'PUT', path: 'order', body: { strips: order }, goesBy: 'order', seen: { strips: {}, order: this.scene()?.orderRevision } }));
+        await this.outbox.put(this.outbox.entry({ label: 'Reorder', path: 'gestures/reorder', body: { strips: order }, goesBy: 'order', seen: { strips: {}, order: this.scene()?.orderRevision } }));
     }
 
     async addMask(strip: string, kind: string, centre: [number, number], span: number, more: Partial<NewMask> = {}): Promise<void> {
-        const isWritten = await this.outbox.put({ ...this.of(strip, `Add ${kind} mask`, 'POST', 'masks'), body: { kind, centre, span, ...more } });
+        const isWritten = await this.outbox.put(this.of(strip, `Add ${kind} mask`, 'add-mask', { kind, centre, span, ...more }));
         const masks = this.strips().find((other) => other.id === strip)?.masks;
         if (isWritten) {
             work.choose(strip, masks?.[masks.length - 1]?.id ?? null);
@@ -136,34 +136,34 @@ export class Gestures {
     }
 
     async removeMask(strip: string, mask: string): Promise<void> {
-        if (await this.outbox.put(this.of(strip, 'Delete mask', 'DELETE', `masks/${mask}`))) {
+        if (await this.outbox.put(this.of(strip, 'Delete mask', 'remove-mask', { mask }))) {
             work.choose(strip);
         }
     }
 
     async estimateBearing(strip: string): Promise<void> {
-        await this.outbox.put(this.of(strip, 'Estimate the bearing', 'POST', 'bearing'));
+        await this.outbox.put(this.of(strip, 'Estimate the bearing', 'estimate-bearing'));
     }
 
     async trio(strip: string): Promise<void> {
-        await this.outbox.put(this.of(strip, 'Trio of exposures', 'POST', 'trio'));
+        await this.outbox.put(this.of(strip, 'Trio of exposures', 'trio'));
     }
 
     average(strip: string): Promise<void> {
-        return this.add(this.of(strip, 'Fill with the average', 'POST', 'average'));
+        return this.add(this.of(strip, 'Average as a flat colour', 'average'));
     }
 
     async align(strip: string): Promise<void> {
-        await this.outbox.put(this.of(strip, 'Align to the horizon', 'POST', 'align'));
+        await this.outbox.put(this.of(strip, 'Align to the horizon', 'align'));
     }
 
     async mend(reading: string, mend: string, strip: string | null): Promise<void> {
         const seen = strip === null ? {} : { goesBy: 'strip' as const, seen: this.seen([strip]) };
-        await this.outbox.put(this.outbox.entry({ label: 'Mend', method: 'POST', path: 'mends', body: { reading, mend }, ...seen }));
+        await this.outbox.put(this.outbox.entry({ label: 'Mend', path: 'gestures/mend', body: { reading, mend }, ...seen }));
     }
 
     async rename(title: string): Promise<void> {
-        await this.outbox.put(this.outbox.entry({ label: 'Rename the scene', method: 'PATCH', path: '', body: { title } }));
+        await this.outbox.put(this.outbox.entry({ label: 'Rename the scene', path: 'gestures/change-scene', body: { title } }));
     }
 
     undo(): Promise<void> {
@@ -201,7 +201,7 @@ export class Gestures {
             useWork.setState({ trail: [] });
             return;
         }
-        await this.outbox.put(this.outbox.entry({ label, method: 'POST', path, goesBy: 'scene', seen: { strips: {}, scene: this.scene()?.revision } }));
+        await this.outbox.put(this.outbox.entry({ label, path, goesBy: 'scene', seen: { strips: {}, scene: this.scene()?.revision } }));
     }
 
     private scene(): Scene | undefined {
@@ -218,14 +218,14 @@ export class Gestures {
     }
 
     /** A gesture about one strip. */
-    private of(strip: string, label: string, method: Entry['method'], path: string): Entry {
-        return this.outbox.entry({ label, method, path: `strips/${strip}${path && '/'}${path}`, goesBy: 'strip', seen: this.seen([strip]) });
+    private of(strip: string, label: string, gesture: string, body: Record<string, unknown> = {}): Entry {
+        return this.outbox.entry({ label, path: `gestures/${gesture}`, body: { ...body, strip }, goesBy: 'strip', seen: this.seen([strip]) });
     }
 
     /** What the hand is changing of a strip, as a gesture. */
     private handed(strip: string, key: string, label?: string): Entry | null {
         const change = useWork.getState().hand[strip];
-        return change ? { ...this.of(strip, label ?? 'Change', 'PATCH', ''), key, body: { ...(label ? { label } : {}), ...change }, changes: { [strip]: change } } : null;
+        return change ? { ...this.of(strip, label ?? 'Change', 'change-strip', { ...(label ? { label } : {}), ...change }), key, changes: { [strip]: change } } : null;
     }
 
     /** Writes something new and chooses the strip that has come of it. */

@@ -69,7 +69,7 @@ function outbox(shelf: Storage | null = new Shelf(), tab = 'here') {
         shelf,
     );
     const fade = (id: string, revision: number, level: number): Entry =>
-        box.entry({ label: `Fade ${level}`, method: 'PATCH', path: `strips/${id}`, body: { level }, goesBy: 'strip', seen: { strips: { [id]: revision } }, changes: { [id]: { level } } });
+        box.entry({ label: `Fade ${level}`, path: 'gestures/change-strip', body: { strip: id, level }, goesBy: 'strip', seen: { strips: { [id]: revision } }, changes: { [id]: { level } } });
     return { box, fade, adopted, shelf };
 }
 
@@ -83,7 +83,7 @@ test('gestures are written in order, each on the state that the one before it le
     server = () => scene(++revision, { a: revision, b: 5 });
     const all = [1, 2, 3].map((level) => box.put(fade('a', 3, level)));
     expect(await Promise.all(all)).toEqual([true, true, true]);
-    expect(sent.map(({ path, body }) => [path, body.revision, body.level])).toEqual([['scenes/x/strips/a', 3, 1], ['scenes/x/strips/a', 6, 2], ['scenes/x/strips/a', 7, 3]]);
+    expect(sent.map(({ body }) => [body.strip, body.revision, body.level])).toEqual([['a', 3, 1], ['a', 6, 2], ['a', 7, 3]]);
     expect(new Set(sent.map(({ key }) => key)).size).toBe(3);
     expect(shelf?.length).toBe(0);
 });
@@ -195,7 +195,7 @@ test('where the browser keeps nothing, it is known that something would be lost'
 test('order and history go by what was seen of them, and by what one has done oneself', async () => {
     const { box } = outbox();
     server = ({ path }) => (path.endsWith('order') ? scene(6, { a: 3, b: 5 }, 6) : scene(7, { a: 3, b: 5 }, 7));
-    const order = (revision: number) => box.put(box.entry({ label: 'Reorder', method: 'PUT', path: 'order', goesBy: 'order', seen: { strips: {}, order: revision } }));
-    await Promise.all([order(1), order(1), box.put(box.entry({ label: 'Undo', method: 'POST', path: 'undo', goesBy: 'scene', seen: { strips: {}, scene: 5 } }))]);
+    const order = (revision: number) => box.put(box.entry({ label: 'Reorder', path: 'gestures/reorder', goesBy: 'order', seen: { strips: {}, order: revision } }));
+    await Promise.all([order(1), order(1), box.put(box.entry({ label: 'Undo', path: 'undo', goesBy: 'scene', seen: { strips: {}, scene: 5 } }))]);
     expect(sent.map(({ body }) => body.revision)).toEqual([1, 6, 6]);
 });

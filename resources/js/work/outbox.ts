@@ -16,7 +16,6 @@ export type Entry = {
     scene: string;
     /** what the hand did, in words */
     label: string;
-    method: 'POST' | 'PATCH' | 'PUT' | 'DELETE';
     /** below the scene's own address */
     path: string;
     body: Record<string, unknown>;
@@ -83,7 +82,7 @@ export class Outbox {
         private readonly storage: Storage | null = storageOrNone(),
     ) {}
 
-    entry(part: Pick<Entry, 'label' | 'method' | 'path'> & Partial<Entry>): Entry {
+    entry(part: Pick<Entry, 'label' | 'path'> & Partial<Entry>): Entry {
         return { key: newKey(), scene: this.sceneId, body: {}, goesBy: 'nothing', seen: { strips: {} }, changes: {}, tab: this.tab, at: Date.now(), ...part };
     }
 
@@ -187,7 +186,7 @@ export class Outbox {
             entry.sent = true;
             this.keep(entry);
         }
-        return (await (await ask(entry.method, `scenes/${entry.scene}/${entry.path}`.replace(/\/$/, ''), bodyOf(entry), { headers: { 'Idempotency-Key': entry.key } })).json()) as Scene;
+        return (await (await ask('POST', `scenes/${entry.scene}/${entry.path}`, bodyOf(entry), { headers: { 'Idempotency-Key': entry.key } })).json()) as Scene;
     }
 
     /** Waits until the server answers again, a little longer each time. */

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Changes, FoundBearing, Point, StripChange, Values } from '../../api/types';
-import { clamp, everyStrip, numberOf, pointOf } from '../../work/strips';
+import { allowed } from '../../work/ranges';
+import { everyStrip, numberOf, pointOf } from '../../work/strips';
 import { useWork } from '../../work/store';
 import { toView } from '../../work/camera';
 import { startDrag, startDragOf, type Held } from './drag';
@@ -87,7 +88,7 @@ export function PlateHandles(props: StripHandleProps) {
                     onGrab={
                         bends
                             ? drag('Fit a corner', (at) => ({ fit: (fit ?? own).map((other, k): Point => (k === index ? roundPoint(toPicture(at)) : other)) }))
-                            : drag('Scale the plate', (at, from) => ({ scale: clamp(Math.round(((scale * distance(at)) / distance(from)) * 10000) / 10000, 0.005, 64) }))
+                            : drag('Scale the plate', (at, from) => ({ scale: allowed('plate', 'scale', (scale * distance(at)) / distance(from), strip.values) }))
                     }
                 />
             ))}

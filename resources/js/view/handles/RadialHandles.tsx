@@ -1,4 +1,5 @@
 import type { Point, StripChange, Values } from '../../api/types';
+import { allowed } from '../../work/ranges';
 import { clamp, numberOf, pointOf } from '../../work/strips';
 import { startDrag } from './drag';
 import type { MaskHandleProps } from './types';
@@ -27,7 +28,7 @@ export function RadialHandles({ strip, mask, lens, gestures }: MaskHandleProps) 
                 at={at(0, second)}
                 label="Second radius"
                 shape="diamond"
-                onGrab={drag('Second radius', (point) => ({ secondRadius: Math.round(clamp(distance(point), 1, 100000)) }))}
+                onGrab={drag('Second radius', (point) => ({ secondRadius: allowed(mask.kind, 'secondRadius', Math.round(distance(point)), mask.values) }))}
             />
             <Grip
                 lens={lens}
@@ -35,7 +36,7 @@ export function RadialHandles({ strip, mask, lens, gestures }: MaskHandleProps) 
                 label="Radius"
                 shape="diamond"
                 onGrab={drag('Radius', (point) => {
-                    const next = Math.round(clamp(distance(point), 1, 100000));
+                    const next = allowed(mask.kind, 'radius', Math.round(distance(point)), mask.values);
                     const angle = (-Math.atan2(point[1] - centre[1], point[0] - centre[0]) * 180) / Math.PI;
                     // a circle stays a circle
                     return { radius: next, turn: Math.round(angle * 10) / 10, ...(second === radius ? { secondRadius: next } : {}) };

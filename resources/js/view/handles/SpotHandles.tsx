@@ -1,10 +1,9 @@
 import type { Point, StripChange, Values } from '../../api/types';
-import { clamp, numberOf, pointOf } from '../../work/strips';
+import { allowed } from '../../work/ranges';
+import { numberOf, pointOf } from '../../work/strips';
 import { startDrag } from './drag';
 import type { StripHandleProps } from './types';
 import { Grip, GrabLine, Line, Tag } from './parts';
-
-const RATIO = { least: 1.05, most: 3 };
 
 /** Origin, target, the 50 % and 10 % lines and the reach of a spot. */
 export function SpotHandles({ strip, outlines, lens, gestures }: StripHandleProps) {
@@ -14,7 +13,7 @@ export function SpotHandles({ strip, outlines, lens, gestures }: StripHandleProp
     const field = numberOf(strip.values, 'field');
     const throwLength = Math.max(1, Math.hypot(target[0] - origin[0], target[1] - origin[1]));
     const axis: Point = [(target[0] - origin[0]) / throwLength, (target[1] - origin[1]) / throwLength];
-    const isEven = strip.values.reachLaw === 'even';
+    const isConstant = strip.values.reachLaw === 'constant';
     const reach = typeof strip.values.reach === 'number' ? strip.values.reach : throwLength;
     const along = (angle: number, distance: number): Point => {
         const turn = (angle * Math.PI) / 180;
@@ -26,21 +25,22 @@ export function SpotHandles({ strip, outlines, lens, gestures }: StripHandleProp
     };
     const drag = (label: string, values: (at: Point, from: Point) => Values) => (event: React.PointerEvent<Element>) =>
         startDrag(event, lens, strip.id, gestures, label, (at, from): StripChange => ({ values: values(at, from) }));
+    const within = (name: string, value: number, values: Values = strip.values) => allowed(strip.kind, name, value, values);
     const moved = ([x, y]: Point, at: Point, from: Point): Point => [x + at[0] - from[0], y + at[1] - from[1]];
 
     return (
         <>
             <Line lens={lens} points={outlines.field ?? []} dashed />
             <Line lens={lens} points={outlines.beam ?? []} />
-            <Line lens={lens} points={[origin, along(0, isEven ? throwLength : Math.max(throwLength, reach))]} dashed />
+            <Line lens={lens} points={[origin, along(0, isConstant ? throwLength : Math.max(throwLength, reach))]} dashed />
             <GrabLine lens={lens} points={[origin, target]} label="Move the spot" onGrab={drag('Move the spot', (at, from) => ({ origin: moved(origin, at, from), target: moved(target, at, from) }))} />
-            {!isEven && (
+            {!isConstant && (
                 <Grip
                     lens={lens}
                     at={along(0, reach)}
                     label="Reach"
                     shape="square"
-                    onGrab={drag('Reach', (at) => ({ reach: Math.round(clamp((at[0] - origin[0]) * axis[0] + (at[1] - origin[1]) * axis[1], 1, 100000)) }))}
+                    onGrab={drag('Reach', (at) => ({ reach: within('reach', Math.round((at[0] - origin[0]) * axis[0] + (at[1] - origin[1]) * axis[1])) }))}
                 />
             )}
             <Grip
@@ -48,7 +48,7 @@ export function SpotHandles({ strip, outlines, lens, gestures }: StripHandleProp
                 at={along(field / 2, throwLength * 0.85)}
                 label="10 % line"
                 shape="diamond"
-                onGrab={drag('Field angle', (at) => ({ field: round(clamp(2 * angleAt(at), beam * RATIO.least, Math.min(340, beam * RATIO.most))) }))}
+                onGrab={drag('Field angle', (at) => ({ field: within('field', 2 * angleAt(at)) }))}
             />
             <Grip
                 lens={lens}
@@ -56,8 +56,8 @@ export function SpotHandles({ strip, outlines, lens, gestures }: StripHandleProp
                 label="50 % line"
                 shape="diamond"
                 onGrab={drag('Beam angle', (at) => {
-                    const next = round(clamp(2 * angleAt(at), 0.5, 170));
-                    return { beam: next, field: round(clamp(field, next * RATIO.least, next * RATIO.most)) };
+                    const next = within('beam', 2 * angleAt(at));
+                    return { beam: next, field: within('field', field, { beam: next }) };
                 })}
             />
             <Tag lens={lens} at={along(beam / 2, throwLength * 0.65)} text="50 %" />
@@ -66,8 +66,4 @@ export function SpotHandles({ strip, outlines, lens, gestures }: StripHandleProp
             <Grip lens={lens} at={origin} label="Origin" colour="#f2a950" onGrab={drag('Origin', (at) => ({ origin: at }))} />
         </>
     );
-}
-
-function round(degrees: number): number {
-    return Math.round(degrees * 100) / 100;
 }

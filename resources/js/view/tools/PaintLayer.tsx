@@ -94,7 +94,7 @@ export function PaintLayer({ strip, lens, view, gestures }: StripLayerProps) {
             end: () => {
                 leave();
                 const painted = onGround(strip, target.on, stroke());
-                const label = isCut ? (reveals ? 'Paint the subject' : 'Paint the background') : reveals ? 'Reveal' : 'Hide';
+                const label = isCut ? (reveals ? 'Paint the subject' : 'Paint the background') : reveals ? 'Let in' : 'Hold back';
                 if (target.mask) {
                     work.live(strip.id, { masks: { [target.mask.id]: { strokes: [painted] } } });
                     void gestures.commit(strip.id, label);

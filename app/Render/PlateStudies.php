@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Render;
+
+use App\Http\NotPossible;
+use App\Models\Scene;
+use App\Render\Pool\Dropped;
+use App\Render\Pool\Priority;
+use App\Render\Pool\Ticket;
+use App\Scenes\SceneStore;
+use App\Scenes\StrokeShelf;
+
+/** What is read off a plate as a whole, by a render process. */
+final readonly class PlateStudies
+{
+    public function __construct(private SceneStore $store, private RenderService $renders)
+    {
+    }
+
+    public function of(Scene $scene, string $strip, Study $study): mixed
+    {
+        $read = $this->renders->render(
+            new RenderRequest($study->value, $this->store->flat($scene)->toDocument(), $this->store->pictureIds($scene), [0.0, 0.0, 1.0, 1.0], 1.0, [$strip], kept: (new StrokeShelf($scene->id))->texts(...)),
+            new Ticket(Priority::Settled, "{$study->value} {$scene->id} {$strip}", $scene->revision),
+        );
+        if ($read instanceof Dropped) {
+            throw new NotPossible('strip', 'Something newer came in between. Try it again.');
+        }
+
+        return json_decode($read->bytes, true, 8, JSON_THROW_ON_ERROR);
+    }
+}

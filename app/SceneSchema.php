@@ -48,7 +48,7 @@ final class SceneSchema
                 'size' => ['type' => 'array', 'items' => $side, 'minItems' => 2, 'maxItems' => 2],
                 'white' => ['type' => 'number', 'minimum' => Kelvin::LOWEST_WHITE, 'maximum' => Kelvin::HOTTEST],
                 'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']],
-                ...array_fill_keys(Scene::NOT_KNOWN, false),
+                ...array_fill_keys(Scene::NOT_KNOWN, ['not' => (object) []]),
                 'accepted' => ['type' => 'array', 'maxItems' => 1000, 'items' => ['type' => 'string', 'maxLength' => 200]],
             ],
             'definitions' => [

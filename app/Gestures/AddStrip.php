@@ -31,6 +31,7 @@ final class AddStrip extends Gesture
 
         return $scene->inserted([
             'id' => FlatScene::newId(), 'kind' => $class::key(), 'name' => $scene->freeName($class::label()),
+            ...($class::family()->fadesInStops() ? ['level' => $class::placedLevel()] : []),
             'values' => $class::placed($asked->point('centre'), $asked->number('span'), is_string($plate) ? $plate : null),
         ], $above);
     }

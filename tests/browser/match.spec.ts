@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addSpot, drop, dragHandle, newScene, pngOf, settled, shownAt, written } from './help';
+import { addSpot, drop, dragHandle, newScene, onScreen, pngOf, settled, shownAt, written } from './help';
 
 const ground = pngOf(320, 200, (x, y) => [60 + (x % 40), 80 + (y % 30), 90]);
 
@@ -25,13 +25,6 @@ type Scene = { strips: { id: string; name: string; kind: string; values: Values;
 
 async function state(page: Page, scene: string): Promise<Scene> {
     return (await (await page.request.get(`/api/scenes/${scene}`)).json()) as Scene;
-}
-
-/** A place of the scene on the screen, while the whole scene is shown. */
-async function onScreen(page: Page, [x, y]: [number, number], size = { width: 320, height: 200 }): Promise<[number, number]> {
-    const box = (await page.getByRole('application').boundingBox())!;
-    const zoom = Math.min((box.width - 28) / size.width, (box.height - 28) / size.height);
-    return [box.x + Math.round(box.width / 2 - (size.width / 2) * zoom) + x * zoom, box.y + Math.round(box.height / 2 - (size.height / 2) * zoom) + y * zoom];
 }
 
 async function stroke(page: Page, points: [number, number][], steps = 8): Promise<void> {

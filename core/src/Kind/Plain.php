@@ -19,6 +19,11 @@ trait Plain
         return [];
     }
 
+    public static function placedLevel(): float
+    {
+        return 0.0;
+    }
+
     public function problem(Surroundings $around): ?string
     {
         return null;

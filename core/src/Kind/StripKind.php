@@ -50,6 +50,9 @@ interface StripKind
      */
     public static function placed(Point $centre, float $span, ?string $plate = null): array;
 
+    /** The level of a new one, in stops, for lights. */
+    public static function placedLevel(): float;
+
     /**
      * What it lays over what lies below, back to front; nothing when it does nothing.
      *

@@ -93,6 +93,12 @@ final readonly class Rim implements Directed, StripKind
         return ['of' => $plate, 'width' => max(2.0, round($span * 0.012, 1))];
     }
 
+    /** On a lit plate a rim is seen from about two stops over it on (common practice, no source). */
+    public static function placedLevel(): float
+    {
+        return 2.0;
+    }
+
     public function defaultMode(): BlendMode
     {
         return BlendMode::Illuminate;

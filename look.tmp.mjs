@@ -1,0 +1,12 @@
+import { chromium } from '@playwright/test';
+const [,, port, out, ...acts] = process.argv;
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+page.on('pageerror', (e) => console.log('ERR', e.message));
+page.on('console', (m) => m.type() === 'error' && console.log('console', m.text()));
+await page.goto(`http://127.0.0.1:${port}/`);
+await page.waitForTimeout(1200);
+const script = acts[0] ? (await import(acts[0])).default : null;
+if (script) await script(page, out);
+else await page.screenshot({ path: out });
+await browser.close();

@@ -1,5 +1,5 @@
-// Measures the interface in a headless browser: a 1600 x 1000 plate with one spot, the benchmark scene, 24 strips in a
-// large window, and a photograph of 24 megapixels from the file to its first picture.
+// Measures the interface in a headless browser: a 1600 x 1000 plate with one spot, the benchmark scene, a plate with two
+// rims that is dragged, 24 strips in a large window, and a photograph of 24 megapixels from the file to its first picture.
 // Prints JSON. Run by `bin/aumbrel timings`.
 import { execFileSync, spawn } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -46,6 +46,16 @@ try {
     await page.locator('[data-strip="spot-6"]').click();
     const painting = await paint(page);
 
+    const withRims = inEnvironment('bin/aumbrel', 'store', rimmedPlate()).trim();
+    await page.goto(`${base}/scenes/${withRims}`);
+    await settled(page);
+    await page.locator('[data-strip="heron"]').click();
+    await settled(page);
+    const rimmed = await drag(page, 'Plate');
+    await page.locator('[data-strip="rim-1"]').click();
+    await settled(page);
+    const rim = await drag(page, 'Light from');
+
     const long = inEnvironment('bin/aumbrel', 'store', twentyFourStrips()).trim();
     await page.setViewportSize({ width: 1920, height: 1080 });
     await page.goto(`${base}/scenes/${long}`);
@@ -54,12 +64,27 @@ try {
     await settled(page);
     const twentyFourStripsLarge = await drag(page);
     const takingIn = await take(page);
-    console.log(JSON.stringify({ unit: 'ms', oneSpot, twelveStrips, twelveStripsLowest, painting, twentyFourStripsLarge, takingIn }));
+    console.log(JSON.stringify({ unit: 'ms', oneSpot, twelveStrips, twelveStripsLowest, painting, rimmedPlate: rimmed, rim, twentyFourStripsLarge, takingIn }));
 } finally {
     rmSync(folder, { recursive: true });
     await browser.close();
     process.kill(-server.pid, 'SIGTERM');
     process.kill(server.pid, 'SIGTERM');
+}
+
+/** A cut-out in front of a backdrop, with a rim from either side. */
+function rimmedPlate() {
+    const plate = (id, picture, values = {}) => ({ id, kind: 'plate', values: { picture, ...values } });
+    const rim = (id, azimuth) => ({ id, kind: 'rim', level: 2, values: { of: 'heron', width: 10, azimuth, elevation: -20 } });
+    const scene = {
+        aumbrel: 2,
+        title: 'Rims',
+        size: [1600, 1000],
+        strips: [plate('boardwalk', 'boardwalk.jpg'), plate('heron', 'heron.png', { place: [900, 800], pivot: [497, 1545], scale: 0.375 }), rim('rim-1', 30), rim('rim-2', 160)],
+    };
+    cpSync('demo/night-market', folder, { recursive: true });
+    writeFileSync(join(folder, 'rims.json'), JSON.stringify(scene));
+    return join(folder, 'rims.json');
 }
 
 /** The benchmark scene with its lights once more, beside where they were. */
@@ -97,12 +122,12 @@ async function settled(page) {
     await page.waitForTimeout(300);
 }
 
-/** Drags the target of the chosen spot for a while, as a hand does; a first time to warm up. */
-async function drag(page) {
+/** Drags a handle of the chosen strip for a while, as a hand does; a first time to warm up. */
+async function drag(page, handle = 'Target') {
     let figures = {};
     for (const counts of [false, true]) {
         await page.evaluate(() => performance.clearMeasures());
-        const box = await page.locator('[data-handle="Target"]').boundingBox();
+        const box = await page.locator(`[data-handle="${handle}"]`).boundingBox();
         const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
         await page.mouse.move(x, y);
         await page.mouse.down();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Value\Parameter;
 
 /** The kinds of strip and of mask that there are, in the order in which the shelf shows them; which ones, the registry says. */
 final readonly class Kinds
@@ -35,6 +36,20 @@ final readonly class Kinds
     public function mask(mixed $key, string $field): string
     {
         return self::named($this->masks, $key, $field);
+    }
+
+    /**
+     * The values of a kind; they are the same for every strip of it, and asked for at every draft.
+     *
+     * @param  class-string<StripKind>|class-string<MaskKind>  $kind
+     * @return list<Parameter>
+     */
+    public static function parametersOf(string $kind): array
+    {
+        /** @var array<class-string, list<Parameter>> $known */
+        static $known = [];
+
+        return $known[$kind] ??= $kind::parameters();
     }
 
     /**

@@ -21,6 +21,8 @@ final readonly class SoftShape implements Plane
     /** Lattice points to a sigma. */
     private const POINTS = 5;
 
+    private const MOST_COLUMNS = 24;
+
     /** Scene pixels between lattice points. */
     public float $step;
 
@@ -88,6 +90,19 @@ final readonly class SoftShape implements Plane
 
     /** @return array{list<int>, list<float>} */
     private function columnsOf(Window $window): array
+    {
+        // a drag asks for the same ones again and again
+        $key = "{$this->left} {$this->step} {$window->x} {$window->columns} {$window->scale}";
+        /** @var array<string, array{list<int>, list<float>}> $known */
+        static $known = [];
+        $found = $known[$key] ?? $this->calculated($window);
+        $known = [...array_slice($known, -self::MOST_COLUMNS, null, true), $key => $found];
+
+        return $found;
+    }
+
+    /** @return array{list<int>, list<float>} */
+    private function calculated(Window $window): array
     {
         $entries = $shares = [];
         for ($column = 0; $column < $window->columns; $column++) {

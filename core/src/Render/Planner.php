@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Inliner;
 use Aumbrel\Core\Kernel\KernelWriter;
@@ -196,8 +197,8 @@ final class Planner
             $confinement = $this->confinement->of($strip, $layer);
             $cover = new Cover($kernel, $this->window);
             $line = $cover->of($strip, $layer, $confinement, $covered);
-            if ($this->isWorthKeeping($strip, $layer, $confinement)) {
-                [$kernel, $line] = $this->handedOn($kernel, $cover, $layer);
+            if (! $strip->kind instanceof Pictured && ! $layer->field->readsBelow() && $this->isWorthKeeping($strip, $confinement)) {
+                [$kernel, $line] = $this->handedOn($kernel, $cover, $layer->field->extent());
             }
             $this->passes->mix($kernel, $this->kernelLayer($kernel, $layer, $line, true), $layer->field->extent());
         }
@@ -252,13 +253,13 @@ final class Planner
     }
 
     /**
-     * Whether a cover is kept while another strip is changed: it depends on nothing below and on no plate that covers it.
+     * Whether a cover that depends on nothing below is kept while another strip is changed: no plate covers it.
      *
      * @param  list<string>  $confinement
      */
-    private function isWorthKeeping(Strip $strip, Layer $layer, array $confinement): bool
+    private function isWorthKeeping(Strip $strip, array $confinement): bool
     {
-        return $this->below !== null && $strip->id !== $this->below && $confinement === [] && ! $layer->field->readsBelow() && ! $strip->kind instanceof Pictured;
+        return $this->below !== null && $strip->id !== $this->below && $confinement === [];
     }
 
     /**
@@ -266,10 +267,10 @@ final class Planner
      *
      * @return array{KernelWriter, string} the kernel to mix it in, and the line that holds it
      */
-    private function handedOn(KernelWriter $kernel, Cover $cover, Layer $layer): array
+    private function handedOn(KernelWriter $kernel, Cover $cover, ?Extent $extent = null): array
     {
         $cover->handOn();
-        $this->passes->add($kernel, $layer->field->extent(), true);
+        $this->passes->add($kernel, $extent, true);
         $next = $this->passes->writer();
 
         return [$next, (new Cover($next, $this->window))->goOn()];
@@ -286,8 +287,12 @@ final class Planner
             return;
         }
         $kernel = $this->passes->writer();
-        $cover = (new Cover($kernel, $this->window))->ofGroup($strip, $confinement);
-        (new Mixer($kernel, $this->passes->opaque, false))->group($before, $cover);
+        $cover = new Cover($kernel, $this->window);
+        $line = $cover->ofGroup($strip, $confinement);
+        if ($this->isWorthKeeping($strip, $confinement)) {
+            [$kernel, $line] = $this->handedOn($kernel, $cover);
+        }
+        (new Mixer($kernel, $this->passes->opaque, false))->group($before, $line);
         $this->passes->add($kernel);
     }
 

@@ -39,7 +39,7 @@ final readonly class MaskEntry implements CutMask
     {
         $fields = new Fields($raw, $field);
         $kind = $kinds->mask($fields->take('kind'), "{$field}.kind");
-        $values = Values::read($kind::parameters(), $fields->take('values', []), "{$field}.values");
+        $values = Values::read(Kinds::parametersOf($kind), $fields->take('values', []), "{$field}.values");
         $join = $fields->take('join', Join::Intersect->value);
         $on = self::ground($fields->take('on', $kind::grounds()[0]->value), $kind, "{$field}.on");
 

@@ -53,7 +53,7 @@ final readonly class Strip
     {
         $fields = new Fields($raw, $field);
         $kind = $kinds->strip($fields->take('kind'), "{$field}.kind");
-        $values = Values::read($kind::parameters(), $fields->take('values', []), "{$field}.values");
+        $values = Values::read(Kinds::parametersOf($kind), $fields->take('values', []), "{$field}.values");
         $built = self::inValues($field, static fn (): StripKind => $kind::from($values));
         $named = $fields->take('mode', $built->defaultMode()->value);
         $mode = (is_string($named) ? BlendMode::tryFrom($named) : null) ?? throw SceneError::expected("{$field}.mode", 'a blend mode', $named);

@@ -109,10 +109,10 @@ final readonly class Values
     /** @throws SceneError naming a number that is not so many times another one as it has to be */
     private function checkTimes(string $field): void
     {
-        $labels = array_column($this->parameters, 'label', 'name');
         foreach ($this->parameters as $parameter) {
             $times = $parameter->type instanceof NumberValue ? $parameter->type->times : null;
-            if ($times !== null && $this->get($parameter->name) !== null) {
+            if ($times !== null && $this->values[$parameter->name] !== null) {
+                $labels = array_column($this->parameters, 'label', 'name');
                 $times->check($this->number($parameter->name), $this->number($times->of), "{$field}.{$parameter->name}", $parameter->label, $labels[$times->of] ?? $times->of);
             }
         }

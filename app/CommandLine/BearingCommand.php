@@ -6,9 +6,11 @@ namespace App\CommandLine;
 
 use Aumbrel\Core\Bearing\LitBody;
 use Aumbrel\Core\Bearing\OutlineEstimate;
+use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Picture\Halving;
 use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Picture\Pixels;
 
 /** Where the light of a cut-out picture comes from, by its outline. The mask is another picture: its brightness is the cut-out. */
 final class BearingCommand implements Command
@@ -21,8 +23,7 @@ final class BearingCommand implements Command
         $mask = $arguments->text('mask');
         $size = LitBody::sizeFor($picture);
         $alpha = $mask === null ? null : self::alpha($picture, self::open($mask), $mask, $size);
-        $bits = $picture->bits() === 16 ? 16 : 8;
-        $body = LitBody::of($size->pixels($picture), $bits, $size->columns, $size->rows, $alpha);
+        $body = LitBody::of(new Pixels($size->pixels($picture), $picture->bits()), $size->columns, $size->rows, $alpha);
         echo json_encode(OutlineEstimate::of($body)->toArray(), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE), "\n";
     }
 
@@ -44,12 +45,11 @@ final class BearingCommand implements Command
         if ($mask->width() !== $picture->width() || $mask->height() !== $picture->height()) {
             throw new Problem(sprintf('--mask: %s has %d x %d px; a mask is as large as its picture, %d x %d', $name, $mask->width(), $mask->height(), $picture->width(), $picture->height()));
         }
-        $bits = $mask->bits();
-        $most = (1 << $bits) - 1;
+        $pixels = new Pixels($size->pixels($mask), $mask->bits());
+        [$red, $green, $blue] = $pixels->channels();
         $alpha = [];
-        foreach ($size->pixels($mask) as $pixel) {
-            $luma = 0.2126 * ($pixel >> 2 * $bits & $most) + 0.7152 * ($pixel >> $bits & $most) + 0.0722 * ($pixel & $most);
-            $alpha[] = $luma / $most * (($pixel >> 3 * $bits & $most) / $most);
+        foreach ($pixels->alpha() as $at => $value) {
+            $alpha[] = $value * Luma::of($red[$at], $green[$at], $blue[$at]);
         }
 
         return $alpha;

@@ -143,7 +143,7 @@ it('tells materials apart by their colour, not by their brightness', function ()
             $pixels[] = 255 << 24 | ($column < 20 ? $of(0.8 * $share) << 16 | $of(0.1 * $share) << 8 | $of(0.1 * $share) : $of(0.4 * $share) * 0x010101);
         }
     }
-    $body = LitBody::of($pixels, 8, 40, 40);
+    $body = LitBody::of(new Aumbrel\Core\Picture\Pixels($pixels, 8), 40, 40);
     $left = array_unique(array_map(fn (int $row): int => $body->materials[$row * 40 + 5], range(6, 39)));
     $right = array_unique(array_map(fn (int $row): int => $body->materials[$row * 40 + 33], range(6, 39)));
     expect(count($left))->toBe(1)->and(count($right))->toBe(1)->and($left)->not->toEqual($right);

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Bearing;
 
-use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Picture\Halving;
 use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Picture\Pixels;
 
 /** A cut-out body as light sees it: linear brightness and alpha of each pixel, on a halving that is small enough. */
 final readonly class LitBody
@@ -39,24 +40,18 @@ final readonly class LitBody
     }
 
     /**
-     * Of packed pixels, not premultiplied.
+     * Of pixels, not premultiplied.
      *
-     * @param  list<int>  $pixels
-     * @param  8|16  $bits
      * @param  list<float>|null  $alpha  instead of the pixels' own
      */
-    public static function of(array $pixels, int $bits, int $columns, int $rows, ?array $alpha = null): self
+    public static function of(Pixels $pixels, int $columns, int $rows, ?array $alpha = null): self
     {
-        $linear = Srgb::bytesDecoded();
-        $mask = (1 << $bits) - 1;
-        $down = $bits - 8;
-        $brightness = $own = $chroma = [];
-        foreach ($pixels as $at => $pixel) {
-            $red = $linear[($pixel >> 2 * $bits & $mask) >> $down];
-            $green = $linear[($pixel >> $bits & $mask) >> $down];
-            $blue = $linear[($pixel & $mask) >> $down];
-            $brightness[] = 0.2126 * $red + 0.7152 * $green + 0.0722 * $blue;
-            $own[] = $alpha === null ? ($pixel >> 3 * $bits & $mask) / $mask : $alpha[$at];
+        [$reds, $greens, $blues] = $pixels->linear();
+        $own = $alpha ?? $pixels->alpha();
+        $brightness = $chroma = [];
+        foreach ($reds as $at => $red) {
+            [$green, $blue] = [$greens[$at], $blues[$at]];
+            $brightness[] = Luma::of($red, $green, $blue);
             // a grey is added, so that the noise of the darkest tones is no colour
             $sum = $red + $green + $blue + 0.06;
             $chroma[] = [($red + 0.02) / $sum, ($green + 0.02) / $sum];

@@ -50,6 +50,7 @@ final readonly class Colours
             $roots[] = ($k / 4096) ** (1 / 3);
         }
         $lightness = $first = $second = $alpha = [];
+        // unpacked here and not by Pixels: another pass over them costs a third more
         foreach ($halving->pixels($picture) as $pixel) {
             $r = $linear[($pixel >> 2 * $bits & $mask) >> $down];
             $g = $linear[($pixel >> $bits & $mask) >> $down];

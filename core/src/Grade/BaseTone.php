@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Grade;
 
+use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Transfer;
@@ -18,8 +19,6 @@ use Aumbrel\Core\Value\Values;
  */
 final readonly class BaseTone implements Grade
 {
-    private const LUMA = [0.2126, 0.7152, 0.0722];
-
     /**
      * @param  float  $drained  0..1
      * @param  float  $whiteOutput  0..1
@@ -63,7 +62,7 @@ final readonly class BaseTone implements Grade
     public function of(array $colour): array
     {
         $out = array_map(fn (float $value): float => Srgb::encode(Srgb::decode(max(0.0, ($value - $this->blackInput) / (1 - $this->blackInput))) * 2 ** $this->stops), $colour);
-        $luma = self::LUMA[0] * $out[0] + self::LUMA[1] * $out[1] + self::LUMA[2] * $out[2];
+        $luma = Luma::of(...$out);
 
         return array_map(fn (float $value): float => ($value + $this->drained * ($luma - $value)) * $this->whiteOutput, $out);
     }
@@ -93,7 +92,7 @@ final readonly class BaseTone implements Grade
         if ($this->drained > 0) {
             $luma = $kernel->variable('luma');
             $drained = $kernel->number($this->drained);
-            $kernel->line(sprintf('%s = %.4F * %s + %.4F * %s + %.4F * %s;', $luma, self::LUMA[0], $colour[0], self::LUMA[1], $colour[1], self::LUMA[2], $colour[2]));
+            $kernel->inline([Luma::class, 'of'], $colour, $luma);
             foreach ($colour as $channel) {
                 $kernel->line("{$channel} += {$drained} * ({$luma} - {$channel});");
             }

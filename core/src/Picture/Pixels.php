@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Picture;
 
+use Aumbrel\Core\Color\Srgb;
+
 /** Packed pixels `A R G B`, row after row, and what is in them; nothing (0) outside of a picture. */
 final readonly class Pixels
 {
@@ -70,6 +72,21 @@ final readonly class Pixels
         }
 
         return $packed;
+    }
+
+    /** @return array{list<float>, list<float>, list<float>} red, green, blue of linear light 0..1, to 8 bits of the encoded values */
+    public function linear(): array
+    {
+        $linear = Srgb::bytesDecoded();
+        [$wide, $narrow, $last] = $this->bits === 16 ? [40, 24, 8] : [16, 8, 0];
+        $red = $green = $blue = [];
+        foreach ($this->packed as $pixel) {
+            $red[] = $linear[$pixel >> $wide & 255];
+            $green[] = $linear[$pixel >> $narrow & 255];
+            $blue[] = $linear[$pixel >> $last & 255];
+        }
+
+        return [$red, $green, $blue];
     }
 
     /** Whether one is more than half there. */

@@ -8,6 +8,7 @@ use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Bearing\FoundBearing;
 use Aumbrel\Core\Bearing\Method;
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\CutOut\CutMask;
 use Aumbrel\Core\CutOut\CutMasks;
 use Aumbrel\Core\CutOut\CutPlane;
 use Aumbrel\Core\CutOut\Edge;
@@ -166,11 +167,19 @@ final readonly class Plate implements Pictured
 
     public function seen(PictureSource $picture, array $masks, Window $window): SeenPlate
     {
-        $placement = $this->placement($picture->width(), $picture->height());
+        return self::sight($picture, $this->placement($picture->width(), $picture->height()), $window, $masks, $this->edge);
+    }
 
-        return $masks === [] && ($this->edge->isNone() || ($picture->opaque() && $this->edge->soften <= 0))
+    /**
+     * A picture as a window sees it, cut out where there is anything to cut.
+     *
+     * @param  list<CutMask>  $masks
+     */
+    public static function sight(PictureSource $picture, Placement $placement, Window $window, array $masks, Edge $edge): SeenPlate
+    {
+        return $masks === [] && ($edge->isNone() || ($picture->opaque() && $edge->soften <= 0))
             ? new PlatePlane($picture, $placement, $window)
-            : new CutPlane($picture, $placement, $window, $masks, $this->edge);
+            : new CutPlane($picture, $placement, $window, $masks, $edge);
     }
 
     public function outline(PictureSource $picture, array $masks): ?PlateOutline

@@ -11,7 +11,6 @@ use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\CutOut\CutMask;
 use Aumbrel\Core\CutOut\CutMasks;
-use Aumbrel\Core\CutOut\CutPlane;
 use Aumbrel\Core\CutOut\Edge;
 use Aumbrel\Core\CutOut\Pieces;
 use Aumbrel\Core\CutOut\WholeShape;
@@ -19,7 +18,7 @@ use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Picture\Halving;
 use Aumbrel\Core\Picture\PictureSource;
-use Aumbrel\Core\Seen\PlatePlane;
+use Aumbrel\Core\Picture\Pixels;
 
 /** What can be read off one plate as a whole, cut out as it is: its light, its mean colour, the pieces of its cut-out. */
 final readonly class PlateStudy
@@ -36,24 +35,22 @@ final readonly class PlateStudy
     public function bearing(): Estimate
     {
         $size = LitBody::sizeFor($this->picture);
-        [$pixels, $bits] = $this->seen($size);
 
-        return OutlineEstimate::of(LitBody::of($pixels, $bits, $size->columns, $size->rows));
+        return OutlineEstimate::of(LitBody::of($this->seen($size), $size->columns, $size->rows));
     }
 
     /** The mean of what is shown, taken in linear light, encoded; null where nothing is shown. */
     public function mean(): ?Rgb
     {
-        [$pixels, $bits] = $this->seen(Halving::within($this->picture, self::MOST_FOR_MEAN));
-        $mask = (1 << $bits) - 1;
+        $pixels = $this->seen(Halving::within($this->picture, self::MOST_FOR_MEAN));
+        [$red, $green, $blue] = $pixels->channels();
         $sums = [0.0, 0.0, 0.0];
         $weight = 0.0;
-        foreach ($pixels as $pixel) {
-            $alpha = ($pixel >> 3 * $bits & $mask) / $mask;
+        foreach ($pixels->alpha() as $at => $alpha) {
             $weight += $alpha;
-            $sums[0] += $alpha * Srgb::decode(($pixel >> 2 * $bits & $mask) / $mask);
-            $sums[1] += $alpha * Srgb::decode(($pixel >> $bits & $mask) / $mask);
-            $sums[2] += $alpha * Srgb::decode(($pixel & $mask) / $mask);
+            $sums[0] += $alpha * Srgb::decode($red[$at]);
+            $sums[1] += $alpha * Srgb::decode($green[$at]);
+            $sums[2] += $alpha * Srgb::decode($blue[$at]);
         }
 
         return $weight <= 0 ? null : (new Rgb($sums[0] / $weight, $sums[1] / $weight, $sums[2] / $weight))->encoded();
@@ -72,17 +69,11 @@ final readonly class PlateStudy
         return Pieces::vanished($before, Edge::grown($before, $columns, $rows, $this->edge->grow * $whole->scale()), $columns, $rows);
     }
 
-    /** @return array{list<int>, 8|16} the plate's own pixels, cut out, and their bits a channel */
-    private function seen(Halving $size): array
+    /** The plate's own pixels, cut out. */
+    private function seen(Halving $size): Pixels
     {
-        $upright = Placement::asItIs();
-        $window = $size->window();
-        $seen = $this->masks === [] && $this->edge->isNone()
-            ? new PlatePlane($this->picture, $upright, $window)
-            : new CutPlane($this->picture, $upright, $window, $this->masks, $this->edge);
-        /** @var 8|16 $bits */
-        $bits = $seen->bits();
+        $seen = Plate::sight($this->picture, Placement::asItIs(), $size->window(), $this->masks, $this->edge);
 
-        return [$this->planes->pixels($seen), $bits];
+        return new Pixels($this->planes->pixels($seen), $seen->bits());
     }
 }

@@ -190,3 +190,21 @@ test('numbers are read as people write them, and it is said when one had to be b
     await expect(page.getByText('"warm" is no number in K: it was left as it was.')).toBeVisible();
     await expect(page.getByLabel('Temperature', { exact: true })).toHaveValue('25000');
 });
+
+test('a region that cannot be shown fails by itself: the others go on, and it can be tried again', async ({ page }) => {
+    const scene = await newScene(page, pngOf(64, 40, () => [90, 80, 70]));
+    // an answer that the compass cannot make sense of
+    let broken = true;
+    await page.route(`**/api/scenes/${scene}`, async (route) => {
+        const reply = await route.fetch();
+        await route.fulfill({ response: reply, json: { ...(await reply.json()), ...(broken ? { compass: { sights: null, arcs: [] } } : {}) } });
+    });
+    await page.reload();
+    await expect(page.getByRole('alert')).toContainText('The compass could not be shown');
+    await expect(page.getByRole('application')).toBeVisible();
+    await expect(page.locator('[data-strip]')).toHaveCount(1);
+    broken = false;
+    await page.reload();
+    await expect(page.getByRole('region', { name: 'Compass' })).toBeVisible();
+    await expect(page.getByRole('alert')).toHaveCount(0);
+});

@@ -32,7 +32,7 @@ export function MaskBench({ scene, strip, on, gestures }: { scene: Scene; strip:
     }
     function begin(tool: Tool) {
         work.choose(strip.id);
-        useWork.setState({ tool });
+        work.takeTool(tool);
         work.brush({ followsEdges: on === 'plate' });
     }
     return (
@@ -92,7 +92,7 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
                     className={`rounded-sm p-1 ${isAlone ? 'bg-ink text-well' : 'text-quiet hover:text-ink'}`}
                     onClick={() => {
                         work.choose(strip.id, mask.id);
-                        useWork.setState({ maskAlone: isAlone ? null : mask.id });
+                        work.viewMask(isAlone ? null : mask.id);
                     }}
                 >
                     <Contrast size={14} />

@@ -4,7 +4,7 @@ import { api } from '../api/client';
 import type { Scene, Strip } from '../api/types';
 import { Action } from '../controls/Action';
 import type { Gestures } from '../work/gestures';
-import { useWork } from '../work/store';
+import { useWork, work } from '../work/store';
 
 export function BaseActions({ strip, gestures }: { strip: Strip; gestures: Gestures }) {
     return (
@@ -25,7 +25,7 @@ export function EdgeActions({ scene, strip }: { scene: Scene; strip: Strip }): R
         <>
             {vanished > 0 && <p className="text-[12px] text-alarm">{vanished === 1 ? 'One piece vanishes: it is too small to shrink.' : `${vanished} pieces vanish: they are too small to shrink.`}</p>}
             <div className="pt-0.5">
-                <Action label="Judge under a tint" title="What is cut away lies under a blue tint" pressed={tint === strip.id} onPress={() => useWork.setState({ tint: tint === strip.id ? null : strip.id })} />
+                <Action label="Judge under a tint" title="What is cut away lies under a blue tint" pressed={tint === strip.id} onPress={() => work.judge(tint === strip.id ? null : strip.id)} />
             </div>
         </>
     );

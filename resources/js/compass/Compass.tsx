@@ -22,7 +22,7 @@ export function Compass({ scene, gestures }: { scene: Scene; gestures: Gestures 
     const gravest = (noticed.readings ?? scene.readings).find((reading) => reading.kind === 'direction');
     return (
         <section aria-label="Compass" className="border-b border-line">
-            <button className="flex w-full items-center px-3.5 py-1.5 text-left font-semibold" aria-expanded={open} onClick={() => useWork.setState({ compassOpen: !open })}>
+            <button className="flex w-full items-center px-3.5 py-1.5 text-left font-semibold" aria-expanded={open} onClick={() => work.compass(!open)}>
                 Compass
                 <span className="ml-2 truncate font-normal text-quiet">{sights.length === 0 ? 'no bearing known yet' : arcs.length === 0 ? 'nothing disagrees' : `${arcs[0]?.angle.toFixed(0)}° apart`}</span>
             </button>

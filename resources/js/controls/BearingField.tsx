@@ -1,5 +1,5 @@
 import type { FoundBearing, Value } from '../api/types';
-import { useWork } from '../work/store';
+import { useWork, work } from '../work/store';
 import { Action, Forget } from './Action';
 import { Draw } from './Draw';
 import type { ValueProps } from './hand';
@@ -45,7 +45,7 @@ export function BearingField(props: ValueProps) {
             <div className="flex flex-wrap gap-1.5 pt-0.5">
                 <Action label="Estimate" title="From the brightness along its outline" onPress={() => void gestures.estimateBearing(strip.id)} />
                 <Draw label="Shadow line" drawing="shadow line" />
-                <Action label="Sphere" title="Turn a lit sphere until it looks like the subject" pressed={sphere === strip.id} onPress={() => useWork.setState({ sphere: sphere === strip.id ? null : strip.id, tool: 'move', drawing: null })} />
+                <Action label="Sphere" title="Turn a lit sphere until it looks like the subject" pressed={sphere === strip.id} onPress={() => work.turnSphere(sphere === strip.id ? null : strip.id)} />
             </div>
         </>
     );

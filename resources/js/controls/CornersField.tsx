@@ -1,5 +1,5 @@
 import type { Value } from '../api/types';
-import { useWork } from '../work/store';
+import { useWork, work } from '../work/store';
 import { Action, Forget } from './Action';
 import type { ValueProps } from './hand';
 import { Row } from './Row';
@@ -13,7 +13,7 @@ export function CornersField(props: ValueProps) {
     const value = strip.values[parameter.name];
     return (
         <Row label={parameter.label}>
-            <Action label="Fit the corners" title="Drag each corner by itself" pressed={fitting} onPress={() => useWork.setState({ fitting: !fitting, tool: 'move' })} />
+            <Action label="Fit the corners" title="Drag each corner by itself" pressed={fitting} onPress={() => work.fit(!fitting)} />
             {value && picture && <Forget label="Straight on again" onPress={() => set(null, 'Straight on')} />}
         </Row>
     );

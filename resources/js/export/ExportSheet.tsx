@@ -5,7 +5,7 @@ import { api } from '../api/client';
 import type { Export, Scene } from '../api/types';
 import { sayError } from '../ui/notices';
 import { megabytes } from '../ui/words';
-import { useWork } from '../work/store';
+import { useWork, work } from '../work/store';
 
 const FORMATS = [
     { key: 'png8', label: 'PNG, 8 bit', format: 'png', bits: 8 },
@@ -17,7 +17,7 @@ const FORMATS = [
 export function ExportSheet({ scene }: { scene: Scene }) {
     const open = useWork((state) => state.exportOpen);
     return (
-        <Dialog.Root open={open} onOpenChange={(exportOpen) => useWork.setState({ exportOpen })}>
+        <Dialog.Root open={open} onOpenChange={work.exporting}>
             <Dialog.Portal>
                 <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
                 <Dialog.Content aria-describedby={undefined} className="fixed top-1/2 left-1/2 z-50 w-[520px] -translate-x-1/2 -translate-y-1/2 rounded-md border border-line bg-panel p-5">

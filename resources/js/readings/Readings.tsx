@@ -9,7 +9,7 @@ export function Readings({ scene, gestures }: { scene: Scene; gestures: Gestures
     const open = useWork((state) => state.readingsOpen);
     const readings = noticed.readings ?? scene.readings;
     return (
-        <Popover.Root open={open} onOpenChange={(readingsOpen) => useWork.setState({ readingsOpen })}>
+        <Popover.Root open={open} onOpenChange={work.readings}>
             <Popover.Trigger className={`rounded-md px-2 ${readings.length > 0 ? 'text-ink' : 'text-quiet'} hover:text-ink`} data-testid="readings">
                 {readings.length > 0 && <span className="mr-1.5 inline-block h-2 w-2 rounded-full bg-alarm" aria-hidden />}
                 {readings.length === 0 ? 'No readings' : readings.length === 1 ? '1 reading' : `${readings.length} readings`}

@@ -1,4 +1,4 @@
-import { course, useWork } from '../work/store';
+import { course, useWork, work } from '../work/store';
 
 /** The order of work. It locks nothing; it decides what is offered first. */
 export function Course() {
@@ -11,7 +11,7 @@ export function Course() {
                     aria-current={step === name ? 'step' : undefined}
                     title={`${name} (${at + 1})`}
                     className={`relative flex flex-1 items-center justify-center ${step === name ? 'text-ink' : 'text-quiet hover:text-ink'}`}
-                    onClick={() => useWork.setState({ step: name })}
+                    onClick={() => work.step(name)}
                 >
                     {step === name && <span className="absolute top-3 bottom-3 left-0 w-[3px] rounded-r-full bg-warm" />}
                     <span className="rotate-180 [writing-mode:vertical-rl]">{name}</span>

@@ -1,11 +1,11 @@
 import { Dialog } from 'radix-ui';
 import { keyList } from './keys';
-import { useWork } from '../work/store';
+import { useWork, work } from '../work/store';
 
 export function KeysSheet() {
     const open = useWork((state) => state.keysOpen);
     return (
-        <Dialog.Root open={open} onOpenChange={(keysOpen) => useWork.setState({ keysOpen })}>
+        <Dialog.Root open={open} onOpenChange={work.keys}>
             <Dialog.Portal>
                 <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
                 <Dialog.Content aria-describedby={undefined} className="fixed top-1/2 left-1/2 z-50 w-[460px] -translate-x-1/2 -translate-y-1/2 rounded-md border border-line bg-well p-5">

@@ -30,7 +30,7 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
                         aria-checked={tool === entry.tool}
                         title={`${entry.label} (${entry.key})`}
                         className={`h-6 rounded-md px-2.5 ${tool === entry.tool ? 'bg-ink font-semibold text-well' : 'text-quiet hover:text-ink'}`}
-                        onClick={() => useWork.setState({ tool: entry.tool, drawing: null })}
+                        onClick={() => work.takeTool(entry.tool)}
                     >
                         {entry.label}
                     </button>
@@ -42,13 +42,13 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
             <div className="flex shrink-0 items-center gap-2">
                 <Readings scene={scene} gestures={gestures} />
                 {camera && <span className="font-mono text-[12px] text-quiet">{Math.round(camera.zoom * 100)} %</span>}
-                <button className="rounded-md px-2 text-quiet hover:text-ink" title="Show the whole scene (F)" onClick={() => useWork.setState({ camera: null })}>
+                <button className="rounded-md px-2 text-quiet hover:text-ink" title="Show the whole scene (F)" onClick={() => work.stand(null)}>
                     Whole
                 </button>
                 <button
                     className="rounded-md px-2 text-quiet hover:text-ink"
                     title="A scene pixel on each pixel of the screen"
-                    onClick={() => useWork.setState(({ camera: now }) => ({ camera: { centre: now?.centre ?? [scene.width / 2, scene.height / 2], zoom: 1 / (window.devicePixelRatio || 1) } }))}
+                    onClick={() => work.stand({ centre: useWork.getState().camera?.centre ?? [scene.width / 2, scene.height / 2], zoom: 1 / (window.devicePixelRatio || 1) })}
                 >
                     1:1
                 </button>
@@ -127,7 +127,7 @@ function OutlineSettings({ strip }: { strip: Strip }) {
 
 function PickSettings({ strip }: { strip: Strip }) {
     const pick = useWork((state) => state.pick);
-    const set = (change: Partial<typeof pick>) => useWork.setState({ pick: { ...pick, ...change } });
+    const set = work.pick;
     return (
         <>
             <TakesAway />
@@ -141,7 +141,7 @@ function PickSettings({ strip }: { strip: Strip }) {
 
 function TakesAway() {
     const takesAway = useWork((state) => state.takesAway);
-    return <Either label="How it joins" value={!takesAway} onSet={(adds) => useWork.setState({ takesAway: !adds })} words={['Add', 'Take away']} />;
+    return <Either label="How it joins" value={!takesAway} onSet={(adds) => work.takesAway(!adds)} words={['Add', 'Take away']} />;
 }
 
 function Either({ label, value, words, onSet }: { label: string; value: boolean; words: [string, string]; onSet: (first: boolean) => void }) {

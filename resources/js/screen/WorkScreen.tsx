@@ -17,6 +17,7 @@ import { useGestures, type Gestures } from '../work/gestures';
 import { KeysSheet } from './KeysSheet';
 import { useKeys } from './keys';
 import { ToolRow } from './ToolRow';
+import { Region } from '../ui/Region';
 import { Waits } from './Waits';
 import { useWork, work } from '../work/store';
 
@@ -69,13 +70,23 @@ function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
             <div className="flex min-h-0 flex-1">
                 <Course />
                 <div className="flex w-[296px] shrink-0 flex-col border-r border-well bg-panel">
-                    <Compass scene={scene} gestures={gestures} />
-                    <Bench scene={scene} gestures={gestures} />
+                    <Region name="The compass">
+                        <Compass scene={scene} gestures={gestures} />
+                    </Region>
+                    <Region name="The bench">
+                        <Bench scene={scene} gestures={gestures} />
+                    </Region>
                 </div>
-                <View scene={scene} gestures={gestures} />
+                <Region name="The view">
+                    <View scene={scene} gestures={gestures} />
+                </Region>
             </div>
-            <ToolRow scene={scene} gestures={gestures} />
-            <Desk scene={scene} gestures={gestures} />
+            <Region name="The tools">
+                <ToolRow scene={scene} gestures={gestures} />
+            </Region>
+            <Region name="The desk">
+                <Desk scene={scene} gestures={gestures} />
+            </Region>
             <ExportSheet scene={scene} />
             <KeysSheet />
             <TakingIn />
@@ -102,22 +113,22 @@ function TopBar({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
             </div>
             <Waits />
             <div className="ml-auto flex items-center gap-2">
-                <IconButton label="Keys" onPress={() => useWork.setState({ keysOpen: true })}>
+                <IconButton label="Keys" onPress={() => work.keys(true)}>
                     <Keyboard size={15} />
                 </IconButton>
                 <button
                     aria-pressed={before}
                     title="Hold to see the plates before anything was lit (B)"
                     className={`rounded-md px-2.5 py-1 ${before ? 'bg-ink text-well' : 'text-quiet hover:text-ink'}`}
-                    onPointerDown={() => useWork.setState({ before: true })}
-                    onPointerUp={() => useWork.setState({ before: false })}
-                    onPointerLeave={() => useWork.setState({ before: false })}
-                    onKeyDown={(event) => (event.key === ' ' || event.key === 'Enter') && useWork.setState({ before: true })}
-                    onKeyUp={() => useWork.setState({ before: false })}
+                    onPointerDown={() => work.hold('before', true)}
+                    onPointerUp={() => work.hold('before', false)}
+                    onPointerLeave={() => work.hold('before', false)}
+                    onKeyDown={(event) => (event.key === ' ' || event.key === 'Enter') && work.hold('before', true)}
+                    onKeyUp={() => work.hold('before', false)}
                 >
                     Before
                 </button>
-                <button className="rounded-md bg-ink px-3 py-1 font-semibold text-well hover:bg-white" onClick={() => useWork.setState({ exportOpen: true })}>
+                <button className="rounded-md bg-ink px-3 py-1 font-semibold text-well hover:bg-white" onClick={() => work.exporting(true)}>
                     Export
                 </button>
             </div>

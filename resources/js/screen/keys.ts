@@ -61,7 +61,7 @@ export function useKeys(scene: Scene, gestures: Gestures): void {
             }
             const held = HELD[event.key.toLowerCase() as keyof typeof HELD];
             if (held) {
-                useWork.setState({ [held]: true });
+                work.hold(held, true);
             } else if (press(event.key, scene, gestures)) {
                 event.preventDefault();
             }
@@ -69,10 +69,10 @@ export function useKeys(scene: Scene, gestures: Gestures): void {
         const onUp = (event: KeyboardEvent) => {
             const held = HELD[event.key.toLowerCase() as keyof typeof HELD];
             if (held) {
-                useWork.setState({ [held]: false });
+                work.hold(held, false);
             }
         };
-        const onBlur = () => useWork.setState({ before: false, clean: false });
+        const onBlur = work.letGoOfKeys;
         window.addEventListener('keydown', onDown);
         window.addEventListener('keyup', onUp);
         window.addEventListener('blur', onBlur);
@@ -87,7 +87,7 @@ export function useKeys(scene: Scene, gestures: Gestures): void {
 function press(key: string, scene: Scene, gestures: Gestures): boolean {
     const step = course[Number(key) - 1];
     if (step) {
-        useWork.setState({ step });
+        work.step(step);
         return true;
     }
     const { chosen, mask } = useWork.getState();
@@ -100,7 +100,7 @@ function press(key: string, scene: Scene, gestures: Gestures): boolean {
         case 'p':
         case 'o':
         case 'i':
-            useWork.setState({ tool: TOOL_OF[key.toLowerCase() as keyof typeof TOOL_OF], drawing: null });
+            work.takeTool(TOOL_OF[key.toLowerCase() as keyof typeof TOOL_OF]);
             return true;
         case '-':
         case '_':
@@ -114,10 +114,10 @@ function press(key: string, scene: Scene, gestures: Gestures): boolean {
             return true;
         }
         case 'f':
-            useWork.setState({ camera: null });
+            work.stand(null);
             return true;
         case '?':
-            useWork.setState({ keysOpen: true });
+            work.keys(true);
             return true;
         default:
             return false;

@@ -4,7 +4,7 @@ import type { Point, Scene } from '../api/types';
 import { follow } from '../ui/pointer';
 import type { Gestures } from '../work/gestures';
 import { everyStrip, pointOf } from '../work/strips';
-import { useWork } from '../work/store';
+import { useWork, work } from '../work/store';
 import { lensOf, panned, restScale, toScene, windowOf, zoomedAt, type Size } from '../work/camera';
 import { Handles } from './handles/Handles';
 import { ToolLayer } from './tools/ToolLayer';
@@ -53,9 +53,9 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
 
     function onWheel(event: WheelEvent) {
         const at = inView(event, box.current);
-        useWork.setState({ camera: zoomedAt(lens, view, at, Math.exp(-event.deltaY * 0.0016)), moving: true, movedAt: event.timeStamp });
+        work.moveView(zoomedAt(lens, view, at, Math.exp(-event.deltaY * 0.0016)), event.timeStamp);
         window.clearTimeout(wheel.current);
-        wheel.current = window.setTimeout(() => useWork.setState({ moving: false }), WHEEL_RESTS_MS);
+        wheel.current = window.setTimeout(() => work.rest(), WHEEL_RESTS_MS);
     }
 
     function onPan(event: PointerEvent) {
@@ -70,8 +70,8 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
         const start: Point = [event.clientX, event.clientY];
         follow(event.currentTarget, event.pointerId, {
             move: ({ clientX, clientY, timeStamp }) =>
-                useWork.setState({ camera: panned(lens, view, clientX - start[0], clientY - start[1]), moving: true, movedAt: timeStamp }),
-            end: () => useWork.setState({ moving: false }),
+                work.moveView(panned(lens, view, clientX - start[0], clientY - start[1]), timeStamp),
+            end: () => work.rest(),
         });
     }
 
@@ -197,11 +197,9 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
                 const noticed = compass && readings ? { compass, readings } : {};
                 if (!next.draft) {
                     hasCome.current = true;
-                    // what is written down is told with the scene itself
-                    useWork.setState(({ moving, pending }) => ({ shownRevision: revision.current, trail: [], ...(moving ? {} : { noticed: Object.keys(pending).length > 0 ? noticed : {} }) }));
+                    work.settled(revision.current, noticed);
                 } else {
-                    // a draft that comes after the hand has let go says nothing of lines and compass any more
-                    useWork.setState(({ moving, outlines }) => (moving ? { outlines: { ...outlines, ...lines }, noticed } : {}));
+                    work.drafted(lines, noticed);
                 }
             },
             (error) => {
@@ -224,7 +222,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
         if (content !== null && content === asked.current) {
             revision.current = scene.revision;
             if (hasCome.current) {
-                useWork.setState({ shownRevision: scene.revision });
+                work.sameAs(scene.revision);
             }
             return;
         }

@@ -1,6 +1,5 @@
 import { api, Refused, type Frame, type Looked, type PictureHead } from '../api/client';
-
-export type Rect = { x: number; y: number; width: number; height: number };
+import type { Rect } from '../work/camera';
 
 /** What the view wants to see. */
 export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before' | 'mask' | 'tint'> & {

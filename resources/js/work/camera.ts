@@ -1,7 +1,9 @@
 import type { Point } from '../api/types';
 import { clamp } from './strips';
 import type { Camera } from './store';
-import type { Rect } from '../view/pictureLoop';
+
+/** A rectangle of the scene, scene pixels. */
+export type Rect = { x: number; y: number; width: number; height: number };
 
 export type Size = { width: number; height: number };
 

@@ -198,7 +198,7 @@ export class Gestures {
         const back = path === 'undo' ? this.outbox.takeBack() : null;
         if (back) {
             work.settle(back.key);
-            useWork.setState({ trail: [] });
+            work.trail([]);
             return;
         }
         await this.outbox.put(this.outbox.entry({ label, path, goesBy: 'scene', seen: { strips: {}, scene: this.scene()?.revision } }));
@@ -262,7 +262,7 @@ export class Gestures {
     private async refused(error: unknown, entry: Entry): Promise<void> {
         work.settle(entry.key);
         // what was painted is not there
-        useWork.setState({ trail: [] });
+        work.trail([]);
         const words = error instanceof Error ? error.message : 'Something went wrong.';
         say(this.outbox.isEmpty() ? words : `${entry.label}: ${words}`);
         if (error instanceof Refused && (error.status === 409 || error.status === 404)) {

@@ -1,3 +1,4 @@
+import { set } from './slice';
 import { beforeEach, expect, test } from 'vitest';
 import type { Stroke } from '../api/types';
 import { useWork, work } from './store';
@@ -52,7 +53,7 @@ test('a growing stroke stays one, and comes behind those that wait', () => {
 });
 
 test('choosing another strip ends what belongs to the one before', () => {
-    useWork.setState({ chosen: 'a', also: ['b'], fitting: true, sphere: 'a', drawing: 'horizon', tint: 'a', maskAlone: 'm', mask: 'm' });
+    set({ chosen: 'a', also: ['b'], fitting: true, sphere: 'a', drawing: 'horizon', tint: 'a', maskAlone: 'm', mask: 'm' });
     work.choose('a', 'm');
     expect(state()).toMatchObject({ also: ['b'], fitting: true, sphere: 'a', maskAlone: 'm' });
     work.choose('b');
@@ -70,7 +71,7 @@ test('solo and the other chosen plates are switched on and off', () => {
 });
 
 test('lines that a draft brought go with the gesture that they belong to', () => {
-    useWork.setState({ outlines: { a: { beam: [] }, b: { beam: [] } }, noticed: { readings: [] } });
+    set({ outlines: { a: { beam: [] }, b: { beam: [] } }, noticed: { readings: [] } });
     work.letGo('one', { a: { level: 1 } });
     expect(Object.keys(state().outlines)).toEqual(['a', 'b']);
     work.settle('one');

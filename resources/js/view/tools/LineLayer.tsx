@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Point } from '../../api/types';
-import { useWork, type Drawing } from '../../work/store';
+import { work, type Drawing } from '../../work/store';
 import { follow } from '../../ui/pointer';
 import { groundOf } from '../../work/ground';
 import { Line } from '../handles/parts';
@@ -31,7 +31,7 @@ export function LineLayer({ strip, drawing, lens, view, gestures }: StripLayerPr
                 if (Math.hypot(to[0] - from[0], to[1] - from[1]) * lens.zoom < SHORTEST) {
                     return;
                 }
-                useWork.setState({ drawing: null });
+                work.draw(null);
                 const ground = groundOf(strip, 'plate');
                 const [a, b] = [round(ground.fromScene(from)), round(ground.fromScene(to))];
                 void gestures.change(

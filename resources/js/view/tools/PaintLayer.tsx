@@ -68,7 +68,7 @@ export function PaintLayer({ strip, lens, view, gestures }: StripLayerProps) {
                 const pressure = pen.pressureOf({ x: moment.clientX, y: moment.clientY, time: moment.timeStamp, pressure: moment.pressure, isPen: moment.pointerType === 'pen' });
                 points = withPoint(points, x, y, pressure, moment.timeStamp - begun);
             }
-            useWork.setState({ trail: [...earlier, stroke()] });
+            work.trail([...earlier, stroke()]);
             if (!isCut && target.mask) {
                 work.live(strip.id, { masks: { [target.mask.id]: { strokes: [onGround(strip, target.on, stroke())] } } }, pointer.timeStamp);
             }
@@ -82,7 +82,7 @@ export function PaintLayer({ strip, lens, view, gestures }: StripLayerProps) {
             if (key.key === 'Escape') {
                 key.stopPropagation();
                 leave();
-                useWork.setState({ trail: earlier });
+                work.trail(earlier);
                 work.drop(strip.id);
             }
         };

@@ -50,7 +50,7 @@ export function SphereLayer({ scene, strip, lens, gestures }: StripLayerProps) {
     return (
         <div className="absolute flex flex-col items-center gap-1.5" style={{ left: (middle[0] ?? 0) - SIZE / 2, top: (middle[1] ?? 0) - SIZE / 2 }}>
             <canvas ref={canvas} width={SIZE} height={SIZE} aria-label="Lit sphere: drag the light on it" data-testid="sphere" className="cursor-grab touch-none" onPointerDown={onPointerDown} />
-            <button className="rounded-md bg-ink px-3 py-0.5 font-semibold text-well" onClick={() => useWork.setState({ sphere: null })}>
+            <button className="rounded-md bg-ink px-3 py-0.5 font-semibold text-well" onClick={() => work.turnSphere(null)}>
                 It matches
             </button>
         </div>

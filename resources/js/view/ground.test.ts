@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Point, Strip } from '../api/types';
-import { groundOf, mapped } from './ground';
-import { snapped } from '../view/handles/snap';
+import { groundOf, mapped } from '../work/ground';
+import { snapped } from './handles/snap';
 
 const scene = { width: 1600, height: 1000 };
 

@@ -1,0 +1,26 @@
+import { set } from './slice';
+import type { BrushSettings, Drawing, PickSettings, Tool } from './state';
+
+/** What is chosen, and what the pointer does with it. */
+export const choosing = {
+    choose: (strip: string | null, mask: string | null = null) =>
+        set(({ maskAlone, tint, chosen, also, fitting, sphere, drawing }) => ({
+            chosen: strip,
+            mask,
+            maskAlone: maskAlone === mask ? maskAlone : null,
+            ...(strip === chosen ? { also, tint, fitting, sphere, drawing } : { also: [], tint: null, fitting: false, sphere: null, drawing: null }),
+        })),
+    /** Adds a strip to the chosen ones, or takes it out of them. */
+    toggleAlso: (strip: string) => set(({ also }) => ({ also: also.includes(strip) ? also.filter((other) => other !== strip) : [...also, strip] })),
+    takeTool: (tool: Tool) => set({ tool, drawing: null }),
+    brush: (change: Partial<BrushSettings>) => set(({ brush }) => ({ brush: { ...brush, ...change } })),
+    pick: (change: Partial<PickSettings>) => set(({ pick }) => ({ pick: { ...pick, ...change } })),
+    /** Whether the next outline or pick takes away. */
+    takesAway: (takesAway: boolean) => set({ takesAway }),
+    /** Begins to draw a line on the chosen plate, or gives it up. */
+    draw: (drawing: Drawing) => set(drawing === null ? { drawing } : { drawing, tool: 'move', sphere: null }),
+    /** Turns a lit sphere over a plate, or puts it away. */
+    turnSphere: (sphere: string | null) => set(sphere === null ? { sphere } : { sphere, tool: 'move', drawing: null }),
+    /** Drags corners in perspective, or no longer. */
+    fit: (fitting: boolean) => set({ fitting, tool: 'move' }),
+};

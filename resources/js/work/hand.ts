@@ -1,0 +1,32 @@
+import type { Changes, StripChange } from '../api/types';
+import { set } from './slice';
+import type { Work } from './state';
+import { allStacked, joined } from './strips';
+
+const together = (hand: Changes, unwritten: Work['unwritten']) => ({ hand, unwritten, pending: allStacked([...unwritten.map(({ changes }) => changes), hand]) });
+
+function without<T>(all: Record<string, T>, names: string[]): Record<string, T> {
+    return Object.fromEntries(Object.entries(all).filter(([name]) => !names.includes(name)));
+}
+
+/** What the hand is changing, and what of it waits to be written. */
+export const hand = {
+    /** Shows a change without writing it. */
+    live: (strip: string, change: StripChange, at: number = performance.now()) =>
+        set(({ hand, unwritten }) => ({ ...together({ ...hand, [strip]: joined(hand[strip], change) }, unwritten), moving: true, movedAt: at })),
+    /** The hand has let go; what is pending stays until it is written. */
+    rest: () => set({ moving: false }),
+    /** Takes away what the hand is changing: it was not meant. */
+    drop: (strip: string) => set(({ hand, unwritten, outlines }) => ({ ...together(without(hand, [strip]), unwritten), outlines: without(outlines, [strip]), moving: false, noticed: {} })),
+    /** The hand has let go: what it changed becomes a gesture that is to be written. */
+    letGo: (key: string, changes: Changes) => set(({ hand, unwritten }) => ({ ...together(without(hand, Object.keys(changes)), [...unwritten, { key, changes }]), moving: false })),
+    /** A gesture is written, or cannot be. */
+    settle: (key: string) =>
+        set(({ hand, unwritten, outlines }) => {
+            const left = unwritten.filter((gesture) => gesture.key !== key);
+            const settled = Object.keys(unwritten.find((gesture) => gesture.key === key)?.changes ?? {});
+            return { ...together(hand, left), outlines: without(outlines, settled), noticed: {} };
+        }),
+    /** Strokes that are painted and not seen in the picture yet. */
+    trail: (trail: Work['trail']) => set({ trail }),
+};

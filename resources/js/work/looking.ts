@@ -1,0 +1,35 @@
+import type { Outlines } from '../api/types';
+import { set } from './slice';
+import type { Camera, Step, Work } from './state';
+
+/** How the scene is looked at, and what the last picture said. */
+export const looking = {
+    /** Where the view stands; null shows the whole scene. */
+    stand: (camera: Camera) => set({ camera }),
+    /** The view is being moved: drafts are wanted. */
+    moveView: (camera: Camera, at: number) => set({ camera, moving: true, movedAt: at }),
+    toggleSolo: (strip: string) => set(({ solo }) => ({ solo: solo.includes(strip) ? solo.filter((other) => other !== strip) : [...solo, strip] })),
+    /** Before anything was lit, or without handles, while a key is held. */
+    hold: (what: 'before' | 'clean', isHeld: boolean) => set({ [what]: isHeld }),
+    letGoOfKeys: () => set({ before: false, clean: false }),
+    /** Shows a mask alone in grey, or nothing of that. */
+    viewMask: (maskAlone: string | null) => set({ maskAlone }),
+    /** Judges a plate's cut-out under a tint, or no longer. */
+    judge: (tint: string | null) => set({ tint }),
+    /** A draft has come: what it says of lines and compass. One that comes after the hand has let go says nothing any more. */
+    drafted: (lines: Record<string, Outlines> | undefined, noticed: Work['noticed']) => set(({ moving, outlines }) => (moving ? { outlines: { ...outlines, ...lines }, noticed } : {})),
+    /** A picture at rest has come; what is written down is told with the scene itself. */
+    settled: (revision: number, noticed: Work['noticed']) =>
+        set(({ moving, pending }) => ({ shownRevision: revision, trail: [], ...(moving ? {} : { noticed: Object.keys(pending).length > 0 ? noticed : {} }) })),
+    /** The picture that is shown is that of a later revision too. */
+    sameAs: (revision: number) => set({ shownRevision: revision }),
+    step: (step: Step) => set({ step }),
+};
+
+/** What is open beside the view. */
+export const panels = {
+    keys: (keysOpen: boolean) => set({ keysOpen }),
+    exporting: (exportOpen: boolean) => set({ exportOpen }),
+    readings: (readingsOpen: boolean) => set({ readingsOpen }),
+    compass: (compassOpen: boolean) => set({ compassOpen }),
+};

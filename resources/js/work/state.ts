@@ -1,0 +1,102 @@
+import type { Changes, Noticed, Outlines, Point, Stroke } from '../api/types';
+
+export type Tool = 'move' | 'paint' | 'outline' | 'pick' | 'pan';
+
+/** What the brush does; its size is scene pixels. */
+export type BrushSettings = { size: number; hardness: number; opacity: number; flow: number; reveals: boolean; pressure: string; simulated: boolean; followsEdges: boolean };
+
+/** What a click picks: tolerance in percent, the patch's width in picture pixels. */
+export type PickSettings = { tolerance: number; reach: 'touching' | 'everywhere'; patch: number };
+
+/** A line that is to be drawn on the chosen plate. */
+export type Drawing = 'horizon' | 'shadow line' | null;
+
+export const course = ['Match', 'Light', 'Shade', 'Shape', 'Air', 'Finish'] as const;
+
+export type Step = (typeof course)[number];
+
+/** Where the view stands: scene pixels at its middle and CSS pixels to a scene pixel; null shows the whole scene. */
+export type Camera = { centre: Point; zoom: number } | null;
+
+/** All that this window knows beside the scene as it is written. */
+export type Work = {
+    chosen: string | null;
+    /** The mask whose handles are shown, instead of the strip's own. */
+    mask: string | null;
+    /** Other chosen plates, which move with the chosen one. */
+    also: string[];
+    tool: Tool;
+    brush: BrushSettings;
+    pick: PickSettings;
+    /** Whether the next outline or pick takes away. */
+    takesAway: boolean;
+    drawing: Drawing;
+    /** The plate that a lit sphere is being turned over. */
+    sphere: string | null;
+    /** Whether corners are dragged in perspective. */
+    fitting: boolean;
+    /** The plate whose cut-out is judged under a tint. */
+    tint: string | null;
+    /** Strokes whose result is not seen yet, in scene pixels. */
+    trail: Stroke[];
+    /** What the core noticed in the last draft. */
+    noticed: Partial<Noticed>;
+    readingsOpen: boolean;
+    compassOpen: boolean;
+    step: Step;
+    camera: Camera;
+    /** What the hand is changing right now, by strip: shown as drafts, written when it lets go. */
+    hand: Changes;
+    /** Gestures that are done and not yet written, the latest last. */
+    unwritten: { key: string; changes: Changes }[];
+    /** Both of these together: what differs from the scene as it is written. */
+    pending: Changes;
+    /** Whether something is being dragged, so that drafts are wanted. */
+    moving: boolean;
+    /** When the gesture's last event came, by the page's clock. */
+    movedAt: number;
+    /** The core's lines of strips that are being changed, as the last draft brought them. */
+    outlines: Record<string, Outlines>;
+    /** The revision of the scene whose picture at rest is shown. */
+    shownRevision: number;
+    /** A mask that is seen alone, in grey. */
+    maskAlone: string | null;
+    solo: string[];
+    before: boolean;
+    clean: boolean;
+    keysOpen: boolean;
+    exportOpen: boolean;
+};
+
+export const fresh: Work = {
+    chosen: null,
+    mask: null,
+    also: [],
+    tool: 'move',
+    brush: { size: 60, hardness: 0, opacity: 100, flow: 100, reveals: true, pressure: 'nothing', simulated: false, followsEdges: true },
+    pick: { tolerance: 12, reach: 'touching', patch: 7 },
+    takesAway: false,
+    drawing: null,
+    sphere: null,
+    fitting: false,
+    tint: null,
+    trail: [],
+    noticed: {},
+    readingsOpen: false,
+    compassOpen: true,
+    step: 'Light',
+    camera: null,
+    hand: {},
+    unwritten: [],
+    pending: {},
+    moving: false,
+    movedAt: 0,
+    outlines: {},
+    shownRevision: 0,
+    maskAlone: null,
+    solo: [],
+    before: false,
+    clean: false,
+    keysOpen: false,
+    exportOpen: false,
+};

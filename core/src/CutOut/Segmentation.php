@@ -33,29 +33,25 @@ final class Segmentation
 
     private const MODEL_ROUNDS = 4;
 
-    private const SWEEPS = 60;
+    /** From this coverage on a pixel teaches the subject's colours; the background's, below what is left. */
+    private const LEARNT = 0.6;
 
-    private const BAND_SWEEPS = 14;
+    /** The gentlest slope of a border: one pixel is at most so wide. */
+    private const FLATTEST = 0.05;
 
-    /** Over-relaxation of the sweeps. */
-    private const HASTE = 1.7;
+    /** Pixels along the shorter side below which it is not halved any more. */
+    private const NARROWEST = 8;
 
     /** How much colours count beside the neighbours: at least, where they tell little, and where they are trusted. */
     private const DOUBTFUL = 0.0015;
 
     private const TRUSTED = 0.03;
 
-    /** How much lightness counts where neighbours are compared, colour counting 2: the edge of a shadow on a body is none of the body's. */
-    private const LIGHTNESS = 0.5;
-
-    /** So many times their mean differences of neighbours count as an edge. */
-    private const EDGE = 0.5;
-
     /** @param  list<Stroke>  $strokes  in the picture's pixels; those that reveal are on the subject */
     public static function of(Colours $colours, int $width, int $height, array $strokes): Shape
     {
         $sizes = [$colours->unshaded()];
-        while (($last = $sizes[count($sizes) - 1])->columns * $last->rows > self::COARSE && min($last->columns, $last->rows) > 8) {
+        while (($last = $sizes[count($sizes) - 1])->columns * $last->rows > self::COARSE && min($last->columns, $last->rows) > self::NARROWEST) {
             $sizes[] = $last->halved();
         }
         $coarsest = $sizes[count($sizes) - 1];
@@ -81,7 +77,7 @@ final class Segmentation
         $brush = new Brush(Frame::scene((new Halving($width, $height, $colours->level))->window()));
         $marks = [];
         foreach ($colours->alpha as $alpha) {
-            $marks[] = $alpha < 0.02 ? self::BACKGROUND : 0;
+            $marks[] = $alpha < self::TRACE ? self::BACKGROUND : 0;
         }
         foreach ($strokes as $stroke) {
             $brush->mark($marks, $stroke, $stroke->reveals ? self::SUBJECT : self::BACKGROUND);
@@ -96,8 +92,8 @@ final class Segmentation
      */
     private static function whole(Colours $colours, array $marks, CutPrior $colour): array
     {
-        [$right, $down] = self::likeness($colours);
-        $near = self::nearness($colours, $marks, $right, $down);
+        [$right, $down] = Walk::likeness($colours);
+        $near = Nearness::of($colours, $marks, $right, $down);
         $values = $labels = [];
         for ($round = 0; $round < self::MODEL_ROUNDS; $round++) {
             $prior = $colour->everywhere($labels);
@@ -112,10 +108,10 @@ final class Segmentation
                     $values[$at] = $mark === self::SUBJECT ? 1.0 : 0.0;
                 }
             }
-            $values = self::walk($values, $prior, $marks, $right, $down, $colours->columns, $colours->rows, self::weight($colour));
+            $values = Walk::everywhere($values, $prior, $marks, $right, $down, $colours->columns, $colours->rows, self::weight($colour));
             $labels = [];
             foreach ($values as $at => $value) {
-                $labels[] = $marks[$at] !== 0 ? $marks[$at] : ($value > 0.6 ? self::SUBJECT : ($value < 0.4 ? self::BACKGROUND : 0));
+                $labels[] = $marks[$at] !== 0 ? $marks[$at] : ($value > self::LEARNT ? self::SUBJECT : ($value < 1 - self::LEARNT ? self::BACKGROUND : 0));
             }
             $colour->learn($labels);
         }
@@ -127,137 +123,6 @@ final class Segmentation
     private static function weight(CutPrior $colour): float
     {
         return self::DOUBTFUL + $colour->trust * (self::TRUSTED - self::DOUBTFUL);
-    }
-
-    /**
-     * How alike neighbours are, 0..1: to the right and below.
-     *
-     * @return array{array<int, float>, array<int, float>}
-     */
-    private static function likeness(Colours $colours): array
-    {
-        [$l, $a, $b, $columns, $rows] = [$colours->lightness, $colours->first, $colours->second, $colours->columns, $colours->rows];
-        $right = $down = [];
-        $sum = 0.0;
-        for ($row = 0, $at = 0; $row < $rows; $row++) {
-            for ($column = 0; $column < $columns; $column++, $at++) {
-                $next = $column + 1 < $columns ? $at + 1 : $at;
-                $below = $row + 1 < $rows ? $at + $columns : $at;
-                $right[] = $across = self::LIGHTNESS * ($l[$at] - $l[$next]) ** 2 + 2 * (($a[$at] - $a[$next]) ** 2 + ($b[$at] - $b[$next]) ** 2);
-                $down[] = $along = self::LIGHTNESS * ($l[$at] - $l[$below]) ** 2 + 2 * (($a[$at] - $a[$below]) ** 2 + ($b[$at] - $b[$below]) ** 2);
-                $sum += $across + $along;
-            }
-        }
-        $steepness = 1 / max(1e-6, self::EDGE * $sum / (2 * $columns * $rows));
-        for ($at = 0, $count = $columns * $rows; $at < $count; $at++) {
-            $right[$at] = exp(-$right[$at] * $steepness) + 0.002;
-            $down[$at] = exp(-$down[$at] * $steepness) + 0.002;
-        }
-
-        return [$right, $down];
-    }
-
-    /**
-     * 1 where a stroke on the subject is nearer than one on the background, on ways that avoid edges; 0 the other way.
-     * Two sweeps there and back, twice: Toivanen, *New geodesic distance transforms for gray-scale images* (1996).
-     *
-     * @param  array<int, int>  $marks
-     * @param  array<int, float>  $right
-     * @param  array<int, float>  $down
-     * @return array<int, float>
-     */
-    private static function nearness(Colours $colours, array $marks, array $right, array $down): array
-    {
-        [$columns, $rows] = [$colours->columns, $colours->rows];
-        $distances = [];
-        foreach ([self::SUBJECT, self::BACKGROUND] as $wanted) {
-            $far = [];
-            foreach ($marks as $mark) {
-                $far[] = $mark === $wanted ? 0.0 : 1e9;
-            }
-            for ($round = 0; $round < 3; $round++) {
-                for ($row = 0, $at = 0; $row < $rows; $row++) {
-                    for ($column = 0; $column < $columns; $column++, $at++) {
-                        $value = $far[$at];
-                        if ($column > 0 && ($by = $far[$at - 1] + 0.02 + 1.0 - $right[$at - 1]) < $value) {
-                            $value = $by;
-                        }
-                        if ($row > 0 && ($by = $far[$at - $columns] + 0.02 + 1.0 - $down[$at - $columns]) < $value) {
-                            $value = $by;
-                        }
-                        $far[$at] = $value;
-                    }
-                }
-                for ($row = $rows - 1, $at = $columns * $rows - 1; $row >= 0; $row--) {
-                    for ($column = $columns - 1; $column >= 0; $column--, $at--) {
-                        $value = $far[$at];
-                        if ($column + 1 < $columns && ($by = $far[$at + 1] + 0.02 + 1.0 - $right[$at]) < $value) {
-                            $value = $by;
-                        }
-                        if ($row + 1 < $rows && ($by = $far[$at + $columns] + 0.02 + 1.0 - $down[$at]) < $value) {
-                            $value = $by;
-                        }
-                        $far[$at] = $value;
-                    }
-                }
-            }
-            $distances[] = $far;
-        }
-        $near = [];
-        foreach ($distances[0] as $at => $subject) {
-            $background = $distances[1][$at];
-            $near[] = ($background + 0.01) / ($subject + $background + 0.02);
-        }
-
-        return $near;
-    }
-
-    /**
-     * Successive over-relaxation toward the walkers' potentials.
-     *
-     * @param  array<int, float>  $values
-     * @param  array<int, float>  $prior
-     * @param  array<int, int>  $marks
-     * @param  array<int, float>  $right
-     * @param  array<int, float>  $down
-     * @return array<int, float>
-     */
-    private static function walk(array $values, array $prior, array $marks, array $right, array $down, int $columns, int $rows, float $weight): array
-    {
-        for ($sweep = 0; $sweep < self::SWEEPS; $sweep++) {
-            for ($row = 0, $at = 0; $row < $rows; $row++) {
-                for ($column = 0; $column < $columns; $column++, $at++) {
-                    if ($marks[$at] !== 0) {
-                        continue;
-                    }
-                    $pull = $weight;
-                    $sum = $weight * $prior[$at];
-                    if ($column > 0) {
-                        $like = $right[$at - 1];
-                        $pull += $like;
-                        $sum += $like * $values[$at - 1];
-                    }
-                    if ($column + 1 < $columns) {
-                        $like = $right[$at];
-                        $pull += $like;
-                        $sum += $like * $values[$at + 1];
-                    }
-                    if ($row > 0) {
-                        $like = $down[$at - $columns];
-                        $pull += $like;
-                        $sum += $like * $values[$at - $columns];
-                    }
-                    if ($row + 1 < $rows) {
-                        $like = $down[$at];
-                        $pull += $like;
-                        $sum += $like * $values[$at + $columns];
-                    }
-                    $values[$at] += self::HASTE * ($sum / $pull - $values[$at]);
-                }
-            }
-        }
-
-        return $values;
     }
 
     /**
@@ -309,7 +174,7 @@ final class Segmentation
             }
         }
 
-        return self::walkBand($fine, $values, $band, $colour->at($fine, $band), self::weight($colour));
+        return Walk::alongBand($fine, $values, $band, $colour->at($fine, $band), self::weight($colour));
     }
 
     /**
@@ -336,44 +201,6 @@ final class Segmentation
     }
 
     /**
-     * @param  array<int, float>  $values
-     * @param  list<int>  $band
-     * @param  array<int, float>  $prior  of the band's pixels
-     * @return array<int, float>
-     */
-    private static function walkBand(Colours $colours, array $values, array $band, array $prior, float $weight): array
-    {
-        [$l, $a, $b, $columns] = [$colours->lightness, $colours->first, $colours->second, $colours->columns];
-        $count = $colours->columns * $colours->rows;
-        $neighbours = $weights = [];
-        $sum = 0.0;
-        foreach ($band as $at) {
-            $column = $at % $columns;
-            foreach ([$column > 0 ? $at - 1 : $at, $column + 1 < $columns ? $at + 1 : $at, $at >= $columns ? $at - $columns : $at, $at + $columns < $count ? $at + $columns : $at] as $next) {
-                $neighbours[] = $next;
-                $weights[] = $difference = self::LIGHTNESS * ($l[$at] - $l[$next]) ** 2 + 2 * (($a[$at] - $a[$next]) ** 2 + ($b[$at] - $b[$next]) ** 2);
-                $sum += $difference;
-            }
-        }
-        $steepness = 1 / max(1e-6, self::EDGE * $sum / max(1, count($weights)));
-        foreach ($weights as $k => $difference) {
-            $weights[$k] = exp(-$difference * $steepness) + 0.002;
-        }
-        for ($sweep = 0; $sweep < self::BAND_SWEEPS; $sweep++) {
-            $k = 0;
-            foreach ($band as $n => $at) {
-                [$w0, $w1, $w2, $w3] = [$weights[$k], $weights[$k + 1], $weights[$k + 2], $weights[$k + 3]];
-                $mean = ($w0 * $values[$neighbours[$k]] + $w1 * $values[$neighbours[$k + 1]] + $w2 * $values[$neighbours[$k + 2]] + $w3 * $values[$neighbours[$k + 3]] + $weight * $prior[$n])
-                    / ($w0 + $w1 + $w2 + $w3 + $weight);
-                $values[$at] += 1.3 * ($mean - $values[$at]);
-                $k += 4;
-            }
-        }
-
-        return $values;
-    }
-
-    /**
      * The potentials as a cut: a soft step one pixel wide at a half.
      *
      * @param  array<int, float>  $values
@@ -386,16 +213,16 @@ final class Segmentation
         for ($row = 0, $at = 0; $row < $rows; $row++) {
             for ($column = 0; $column < $columns; $column++, $at++) {
                 $value = $values[$at];
-                if ($value > 0.02 && $value < 0.98) {
+                if ($value > self::TRACE && $value < 1 - self::TRACE) {
                     $left = $column > 0 ? $at - 1 : $at;
                     $right = $column + 1 < $columns ? $at + 1 : $at;
                     $above = $row > 0 ? $at - $columns : $at;
                     $below = $row + 1 < $rows ? $at + $columns : $at;
                     $slope = 0.5 * sqrt(($values[$right] - $values[$left]) ** 2 + ($values[$below] - $values[$above]) ** 2);
-                    $value = ($value - 0.5) / ($slope > 0.05 ? $slope : 0.05) + 0.5;
+                    $value = ($value - 0.5) / ($slope > self::FLATTEST ? $slope : self::FLATTEST) + 0.5;
                     $value = $value < 0.0 ? 0.0 : ($value > 1.0 ? 1.0 : $value);
                 }
-                $sharp[] = $colours->alpha[$at] < 0.02 ? 0.0 : ($value < self::TRACE ? 0.0 : ($value > 1 - self::TRACE ? 1.0 : $value));
+                $sharp[] = $colours->alpha[$at] < self::TRACE ? 0.0 : ($value < self::TRACE ? 0.0 : ($value > 1 - self::TRACE ? 1.0 : $value));
             }
         }
 

@@ -34,18 +34,7 @@ final class Dispatcher
     /** @var resource */
     private $door;
 
-    /** @var array<int, array{stream: resource, buffer: string, ticket: Ticket|null}> */
-    private array $callers = [];
-
-    /**
-     * What is still to be sent, by caller. A caller may take one answer after the other, so none may hold up the rest.
-     *
-     * @var array<int, string>
-     */
-    private array $unsent = [];
-
-    /** @var array<int, true> callers whose last answer is under way */
-    private array $leaving = [];
+    private readonly Callers $callers;
 
     /** @var array<int, array{stream: resource, pid: int, seat: int, buffer: string, errand: int|null, caller: int|null}> */
     private array $workers = [];
@@ -74,6 +63,7 @@ final class Dispatcher
      */
     public function __construct(private readonly string $socket, private readonly int $processes, private readonly Closure $painter, private readonly ?RenderRequest $warmUp = null, private readonly ?Closure $taking = null)
     {
+        $this->callers = new Callers;
     }
 
     public function run(): void
@@ -119,7 +109,7 @@ final class Dispatcher
         if ($pid === 0) {
             fclose($pair[0]);
             fclose($this->door);
-            foreach ([...$this->callers, ...$this->workers] as ['stream' => $stream]) {
+            foreach ([...$this->callers->streams(), ...array_column($this->workers, 'stream')] as $stream) {
                 fclose($stream);
             }
             pcntl_signal(SIGTERM, SIG_DFL);
@@ -136,27 +126,23 @@ final class Dispatcher
 
     private function turn(): void
     {
-        $read = [$this->door];
-        foreach ([...$this->callers, ...$this->workers] as ['stream' => $stream]) {
-            $read[] = $stream;
-        }
-        $write = [];
-        foreach (array_keys($this->unsent) as $caller) {
-            $write[] = $this->callers[$caller]['stream'];
-        }
+        $read = [$this->door, ...$this->callers->streams(), ...array_column($this->workers, 'stream')];
+        $write = $this->callers->unsent();
         $except = null;
         if (@stream_select($read, $write, $except, 1) === false) {
             return;
         }
         foreach ($write as $stream) {
-            $this->sendOn((int) $stream);
+            if (! $this->callers->sendOn((int) $stream)) {
+                $this->forget((int) $stream);
+            }
         }
         foreach ($read as $stream) {
             if ($stream === $this->door) {
-                $this->welcome();
+                $this->callers->welcome($this->door);
             } elseif (isset($this->workers[(int) $stream])) {
                 $this->hearWorker((int) $stream);
-            } elseif (isset($this->callers[(int) $stream])) {
+            } elseif ($this->callers->has((int) $stream)) {
                 $this->hearCaller((int) $stream);
             }
         }
@@ -164,32 +150,21 @@ final class Dispatcher
         $this->sayWorking();
     }
 
-    private function welcome(): void
-    {
-        while (($caller = @stream_socket_accept($this->door, 0)) !== false) {
-            stream_set_blocking($caller, false);
-            $this->callers[(int) $caller] = ['stream' => $caller, 'buffer' => '', 'ticket' => null];
-        }
-    }
-
     private function hearCaller(int $id): void
     {
-        $stream = $this->callers[$id]['stream'];
-        $bytes = @fread($stream, 1 << 20);
-        if ($bytes === false || ($bytes === '' && feof($stream))) {
+        if (! $this->callers->hear($id)) {
             $this->forget($id);
 
             return;
         }
-        $this->callers[$id]['buffer'] .= $bytes;
-        while (isset($this->callers[$id]) && ($message = Frame::take($this->callers[$id]['buffer'])) !== null) {
-            $ticket = $this->callers[$id]['ticket'];
+        while (($message = $this->callers->message($id)) !== null) {
+            $ticket = $this->callers->ticket($id);
             if ($ticket !== null) {
                 $this->enqueue($id, $ticket, $message);
             } elseif ($message === '') {
                 $this->reply($id, json_encode($this->stand(), JSON_THROW_ON_ERROR));
             } elseif (($ticket = Ticket::fromJson($message)) !== null) {
-                $this->callers[$id]['ticket'] = $ticket;
+                $this->callers->handTicket($id, $ticket);
             } else {
                 $this->forget($id);
             }
@@ -205,7 +180,7 @@ final class Dispatcher
         $this->queue[$id] = ['ticket' => $ticket, 'payload' => $payload, 'order' => $this->order++];
         foreach ($this->workers as $worker => ['caller' => $caller]) {
             // a draft is nearly done anyway, and two of them are always under way
-            $busyWith = $caller === null ? null : $this->callers[$caller]['ticket'] ?? null;
+            $busyWith = $caller === null ? null : $this->callers->ticket($caller);
             if ($busyWith !== null && $busyWith->view === $ticket->view && $busyWith->number < $ticket->number && $busyWith->priority !== Priority::Draft) {
                 $this->withdraw($worker);
                 $this->drop((int) $caller);
@@ -335,43 +310,21 @@ final class Dispatcher
             return;
         }
         $this->saidWorking = $now;
-        foreach ($this->callers as $id => ['ticket' => $ticket]) {
-            if ($ticket !== null && ! isset($this->unsent[$id])) {
-                $this->say($id, Answer::Working->value);
-            }
+        foreach ($this->callers->waiting() as $caller) {
+            $this->say($caller, Answer::Working->value);
         }
     }
 
     /** The last thing that a caller is told. */
     private function reply(int $caller, string $answer): void
     {
-        if (isset($this->callers[$caller])) {
-            $this->leaving[$caller] = true;
-            $this->say($caller, $answer);
-        }
+        $this->say($caller, $answer, true);
     }
 
-    private function say(int $caller, string $answer): void
+    private function say(int $caller, string $answer, bool $isLast = false): void
     {
-        $this->unsent[$caller] = ($this->unsent[$caller] ?? '').Frame::wrap($answer);
-        $this->sendOn($caller);
-    }
-
-    private function sendOn(int $caller): void
-    {
-        if (! isset($this->unsent[$caller])) {
-            return;
-        }
-        $sent = @fwrite($this->callers[$caller]['stream'], $this->unsent[$caller]);
-        if ($sent === false) {
+        if ($this->callers->has($caller) && ! $this->callers->say($caller, $answer, $isLast)) {
             $this->forget($caller);
-        } elseif ($sent === strlen($this->unsent[$caller])) {
-            unset($this->unsent[$caller]);
-            if (isset($this->leaving[$caller])) {
-                $this->forget($caller);
-            }
-        } elseif ($sent > 0) {
-            $this->unsent[$caller] = substr($this->unsent[$caller], $sent);
         }
     }
 
@@ -382,10 +335,8 @@ final class Dispatcher
                 $this->withdraw($id);
             }
         }
-        if (isset($this->callers[$caller])) {
-            fclose($this->callers[$caller]['stream']);
-        }
-        unset($this->callers[$caller], $this->queue[$caller], $this->unsent[$caller], $this->leaving[$caller]);
+        $this->callers->forget($caller);
+        unset($this->queue[$caller]);
     }
 
     /** @return array<string, mixed> */

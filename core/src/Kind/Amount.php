@@ -19,7 +19,7 @@ final readonly class Amount implements Strength
         $kernel->line("{$cover} *= {$shape} * {$kernel->number($this->share)};");
     }
 
-    public function even(): float
+    public function full(BlendMode $mode): float
     {
         return $this->share;
     }

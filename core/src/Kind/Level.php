@@ -36,8 +36,10 @@ final readonly class Level implements Strength
         $kernel->line($this->stops <= 0 ? "{$cover} *= {$share} * {$gain};" : "{$cover} *= {$kernel->expression([self::class, 'copies'], [$share, $gain])};");
     }
 
-    public function even(): ?float
+    public function full(BlendMode $mode): float
     {
-        return null;
+        $gain = 2 ** $this->stops;
+
+        return $mode->isLinear() ? $gain : min(1.0, $gain);
     }
 }

@@ -18,6 +18,6 @@ interface Strength
      */
     public function write(KernelWriter $kernel, string $cover, string $shape, BlendMode $mode, Field $field): void;
 
-    /** The cover where the field is 1, masks aside; null when that is not one number for all fields. */
-    public function even(): ?float;
+    /** The cover where the field is full, masks aside. */
+    public function full(BlendMode $mode): float;
 }

@@ -31,9 +31,8 @@ final readonly class Cover
     {
         $this->begin();
         $cover = $this->kernel->variable('cover');
-        $even = $layer->field instanceof Everywhere ? $layer->strength->even() : null;
-        if ($even !== null) {
-            $this->kernel->line("{$cover} = {$this->kernel->number($even)}; {");
+        if ($layer->field instanceof Everywhere) {
+            $this->kernel->line("{$cover} = {$this->kernel->number($layer->strength->full($layer->mode))}; {");
             $this->shape($strip, $cover, $confinement);
         } else {
             $shape = $layer->field->write($this->kernel, $this->window);

@@ -112,7 +112,7 @@ final class Planner
         $layers = $strip->muted ? [] : $this->sites->layers($strip);
         $layer = count($layers) === 1 ? $layers[0] : null;
 
-        return $layer !== null && $layer->mode === BlendMode::Normal && $this->isEven($strip, $layer) && $layer->strength->even() >= 1 && ! $layer->readsBelow()
+        return $layer !== null && $layer->mode === BlendMode::Normal && $this->isEven($strip, $layer) && $layer->strength->full($layer->mode) >= 1 && ! $layer->readsBelow()
             ? $layer : null;
     }
 
@@ -191,7 +191,7 @@ final class Planner
         $this->space($layer, $run);
         $covered = $strip->kind instanceof Pictured ? $this->confinement->under($strip) : [];
         if ($covered === [] && $this->mayWait($strip, $layer)) {
-            $this->passes->mixLater(KernelLayer::branches($layer->mode), fn (KernelWriter $kernel): KernelLayer => $this->kernelLayer($kernel, $layer, $kernel->number((float) $layer->strength->even()), false));
+            $this->passes->mixLater(KernelLayer::branches($layer->mode), fn (KernelWriter $kernel): KernelLayer => $this->kernelLayer($kernel, $layer, $kernel->number($layer->strength->full($layer->mode)), false));
         } else {
             $kernel = $this->passes->writer();
             $confinement = $this->confinement->of($strip, $layer);
@@ -242,7 +242,7 @@ final class Planner
     /** Whether a layer is as strong at one place as at any other. */
     private function isEven(Strip $strip, Layer $layer): bool
     {
-        return $layer->field instanceof Everywhere && $layer->strength->even() !== null && ! $layer->recolours
+        return $layer->field instanceof Everywhere && ! $layer->recolours
             && $strip->activeMasks() === [] && $this->confinement->of($strip, $layer) === [];
     }
 

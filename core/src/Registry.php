@@ -9,6 +9,7 @@ use Aumbrel\Core\Grade\Base;
 use Aumbrel\Core\Kind\Kinds;
 use Aumbrel\Core\Light\Rim;
 use Aumbrel\Core\Light\Spot;
+use Aumbrel\Core\Light\Wash;
 use Aumbrel\Core\Mask\ColourArea;
 use Aumbrel\Core\Mask\LinearMask;
 use Aumbrel\Core\Mask\OutlineMask;
@@ -28,6 +29,7 @@ final class Registry
                 Plate::class,
                 Spot::class,
                 Rim::class,
+                Wash::class,
                 Fill::class,
                 Base::class,
                 Group::class,

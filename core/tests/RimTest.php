@@ -193,3 +193,21 @@ it('keeps its width in scene pixels when the plate is scaled, and can be wider t
     $wide = rimmed(['width' => 300, 'elevation' => -90]);
     expect(rimLight($wide, 100, 80))->toEqualWithDelta(exp(-(40 / 300) ** 2), 0.02);
 });
+
+it('can be softened like any field', function (): void {
+    $picture = Rendering::renderer(['disc' => rimmedDisc()]);
+    $scene = Rendering::scene(200, 160, [Rendering::plate('disc', ['id' => 'disc', 'values' => ['place' => [40, 20]]]), ['id' => 'rim', 'kind' => 'rim', 'values' => ['of' => 'disc', 'width' => 6, 'azimuth' => 0, 'elevation' => 0]]]);
+    $sites = new Aumbrel\Core\Render\Sites($scene, Window::whole(200, 160), new class implements Aumbrel\Core\Picture\PictureShelf
+    {
+        public function picture(string $name): Aumbrel\Core\Picture\PictureSource
+        {
+            return rimmedDisc();
+        }
+    });
+    $field = $sites->layers($scene->strips[1])[0]->field;
+    $soft = new Aumbrel\Core\Light\SoftShape($field, 4.0, Window::whole(200, 160));
+    $values = $picture->planes->numbers($soft);
+    $at = fn (float $x, float $y): float => $values[(int) round(($y - $soft->top) / $soft->step) * $soft->columns + (int) round(($x - $soft->left) / $soft->step)];
+    // what was a bright edge beside nothing is spread over both, and the sum along a row stays
+    expect($at(137, 80))->toBeGreaterThan(0.2)->toBeLessThan(0.8)->and($at(143, 80))->toBeGreaterThan(0.05)->and($at(100, 80))->toBeLessThan(0.01);
+});

@@ -108,7 +108,7 @@ it('starts again what dies, ends with all it has started, and is not started twi
     // so do the render processes as a whole
     posix_kill(groups($data)['render processes'], SIGKILL);
     $was = $groups['render processes'];
-    for ($until = microtime(true) + 20; microtime(true) < $until && (groups($data)['render processes'] === $was || ! file_exists("{$data->root}/render.sock"));) {
+    for ($until = microtime(true) + 20; microtime(true) < $until && (groups($data)['render processes'] === $was || ! file_exists("{$data->root}/render.sock") || Processes::ofGroup($was) !== []);) {
         usleep(100_000);
     }
     expect(groups($data)['render processes'])->not->toBe($was)->and(Processes::ofGroup($was))->toBe([]);

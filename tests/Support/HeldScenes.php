@@ -96,6 +96,10 @@ final class HeldScenes
             'up to a strip in a group' => [[$ground, $group, $figure], ['until' => 'in']],
             'contribution of a light in a group' => [[$ground, $group, $figure], ['strip' => 'in']],
             'contribution of a muted plate' => [[$ground, ['muted' => true, ...$figure]], ['strip' => 'figure']],
+            'rims' => [[$ground, $figure, self::rim(30), self::rim(-150, ['mode' => 'screen', 'values' => ['width' => 2, 'elevation' => -30, 'wrap' => 20]])], []],
+            'a rim on a cut-out, turned and mirrored' => [[...$cut([$outline], ['turn' => 20, 'mirrored' => true, 'pivot' => [32, 32], 'place' => [34, 24], 'scale' => 0.7]), self::rim(60, ['values' => ['of' => 'cut']])], []],
+            'washes' => [[$ground, ['kind' => 'wash', 'level' => 0.5, 'values' => ['colour' => ['swatch' => '#ff6a3c']], 'masks' => [$linear]],
+                ['kind' => 'wash', 'mode' => 'hard light', 'level' => -0.3, 'values' => ['keyed' => 'by tones', 'colour' => ['kelvin' => 9000]]]], []],
             'contribution of a group' => [[$ground, $group], ['strip' => 'group']],
         ];
     }
@@ -107,6 +111,15 @@ final class HeldScenes
     private static function spot(array $more): array
     {
         return ['kind' => 'spot', ...$more, 'values' => ['origin' => [50, 3], 'target' => [22, 38], 'beam' => 30, 'field' => 52, 'colour' => ['kelvin' => 3200], ...($more['values'] ?? [])]];
+    }
+
+    /**
+     * @param  array<string, mixed>  $more
+     * @return array<string, mixed>
+     */
+    private static function rim(float $azimuth, array $more = []): array
+    {
+        return ['kind' => 'rim', 'level' => 1.5, ...$more, 'values' => ['of' => 'figure', 'width' => 4, 'azimuth' => $azimuth, 'elevation' => 10, ...($more['values'] ?? [])]];
     }
 
     /** @return list<int> of every so many pixels the four 16-bit values, one after the other */

@@ -79,3 +79,34 @@ test('a rim without a plate says so, and goes on when it has one', async ({ page
     await page.getByTestId('readings').click();
     await expect(page.getByRole('dialog')).toContainText('is not cut out');
 });
+
+test('a wash lies over everything, and is keyed by tones with a ramp of its own', async ({ page }) => {
+    // black to white from left to right
+    const scene = await newScene(page, pngOf(320, 200, (x) => [Math.round((x / 319) * 255), Math.round((x / 319) * 255), Math.round((x / 319) * 255)]));
+    await page.getByRole('button', { name: 'Add a strip' }).click();
+    await page.getByRole('button', { name: /^Wash/ }).click();
+    await expect(page.locator('[data-strip][aria-label^="Wash"]')).toBeVisible();
+    await settled(page);
+    const shown = async (x: number) => shownAt(page, ...(await onScreen(page, [x, 100])));
+    const warm = await shown(160);
+    expect(warm[0]).toBeGreaterThan(warm[2] + 20);
+    expect((await shown(2))[0]).toBeLessThan(8);
+    await page.getByLabel('Keyed', { exact: true }).selectOption('by tones');
+    await page.getByLabel('Mode', { exact: true }).selectOption('normal');
+    await settled(page);
+    await page.getByRole('button', { name: 'Own', exact: true }).click();
+    await settled(page);
+    await written(page, () => page.getByLabel('Colour 2', { exact: true }).fill('#0000ff'));
+    const [, wash] = await strips(page, scene);
+    expect(wash!.values.ramp).toEqual([
+        { offset: 0, colour: '#000000', midpoint: 0.5 },
+        { offset: 1, colour: '#0000ff', midpoint: 0.5 },
+    ]);
+    // at half strength white becomes half blue
+    const blue = await shown(316);
+    expect(blue[2]).toBeGreaterThan(240);
+    expect(blue[0]).toBeLessThan(150);
+    await page.getByRole('button', { name: 'Tones: black to the colour' }).click();
+    await settled(page);
+    expect((await strips(page, scene))[1]!.values.ramp).toBeNull();
+});

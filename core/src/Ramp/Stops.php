@@ -113,12 +113,14 @@ final readonly class Stops
         return $this->stops;
     }
 
-    private static function bend(float $midpoint): float
+    /** The power that brings the middle to a midpoint. */
+    public static function bend(float $midpoint): float
     {
         return log(0.5) / log($midpoint);
     }
 
-    private static function share(mixed $raw, string $field, float $least, float $most): float
+    /** @throws SceneError naming $field */
+    public static function share(mixed $raw, string $field, float $least, float $most): float
     {
         return (is_int($raw) || is_float($raw)) && $raw >= $least && $raw <= $most
             ? (float) $raw : throw SceneError::expected($field, "a number from {$least} to {$most}", $raw);

@@ -5,6 +5,9 @@ export type Colour = { swatch: string } | { kelvin: number };
 
 export type Stop = { offset: number; value: number; midpoint: number };
 
+/** A stop of a ramp from tones to colours. */
+export type ToneStop = { offset: number; colour: string; midpoint: number };
+
 /** A point of an outline; its handles are given from it. */
 export type Node = { at: Point; in?: Point; out?: Point };
 
@@ -23,7 +26,7 @@ export type Stroke = {
 /** Where a plate's light comes from, in its own picture, and how that was found. */
 export type FoundBearing = { by: 'outline' | 'shadow line' | 'sphere'; azimuth?: number; elevation?: number; spread?: number; confidence?: number; base?: Point; tip?: Point; top?: Point };
 
-export type Value = number | string | boolean | null | Point | Colour | Stop[] | Point[] | Node[] | Stroke[] | FoundBearing;
+export type Value = number | string | boolean | null | Point | Colour | Stop[] | ToneStop[] | Point[] | Node[] | Stroke[] | FoundBearing;
 
 export type Values = Record<string, Value>;
 

@@ -12,6 +12,7 @@ import { PlateChoice } from './PlateChoice';
 import { PointField } from './PointField';
 import { StopsControl } from './StopsField';
 import { ToggleControl } from './ToggleField';
+import { ToneRampField } from './ToneRampField';
 
 /** The control of each type of value; a type that is set on the picture only needs no line. */
 const ofTypes: Record<string, FunctionComponent<ValueProps>> = {
@@ -22,6 +23,7 @@ const ofTypes: Record<string, FunctionComponent<ValueProps>> = {
     'light colour': LightColourField as FunctionComponent<ValueProps>,
     'flat colour': FlatColourField,
     'mask stops': StopsControl,
+    'tone ramp': ToneRampField,
     picture: PictureField,
     plate: PlateChoice,
     corners: CornersField,

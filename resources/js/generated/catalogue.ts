@@ -571,6 +571,70 @@ export const stripKinds: StripKind[] = [
         ]
     },
     {
+        "key": "wash",
+        "label": "Wash",
+        "hint": "Coloured light over everything, or over a plate",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "kelvin": 3200
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "keyed",
+                "label": "Keyed",
+                "type": "choice",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "plain",
+                    "by tones"
+                ],
+                "default": "plain",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "ramp",
+                "label": "Tones",
+                "type": "tone ramp",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "keyed": [
+                        "by tones"
+                    ]
+                },
+                "whenEmpty": "black to the colour"
+            }
+        ]
+    },
+    {
         "key": "fill",
         "label": "Flat colour",
         "hint": "A flat colour, to tint or to burn",

@@ -6,7 +6,7 @@ export function stopsOf(value: Value | undefined): Stop[] {
 }
 
 /** Moves one stop, or the midpoint after it, and leaves the order as it is. */
-export function withStop(stops: Stop[], at: number, part: Partial<Stop>): Stop[] {
+export function withStop<T extends { offset: number }>(stops: T[], at: number, part: Partial<T>): T[] {
     const least = stops[at - 1]?.offset ?? 0;
     const most = stops[at + 1]?.offset ?? 1;
     return stops.map((stop, index) => (index === at ? { ...stop, ...part, offset: clamp(part.offset ?? stop.offset, least, most) } : stop));

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Color\LightColour;
+use Aumbrel\Core\Kind\Everywhere;
+use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\Layer;
+use Aumbrel\Core\Kind\Level;
+use Aumbrel\Core\Kind\OneColour;
+use Aumbrel\Core\Kind\Plain;
+use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Ramp\ToneRamp;
+use Aumbrel\Core\Value\ChoiceValue;
+use Aumbrel\Core\Value\LightColourValue;
+use Aumbrel\Core\Value\ToneRampValue;
+use Aumbrel\Core\Value\Values;
+
+/** Colour over everything that its masks leave: plain, or keyed by the tones below, so that black stays black. */
+final readonly class Wash implements StripKind
+{
+    use Plain;
+
+    private const KEYED = ['plain', 'by tones'];
+
+    /** @param  ToneRamp|null  $ramp  of its own; null from black to the colour */
+    public function __construct(private LightColour $colour, private bool $isKeyed, private ?ToneRamp $ramp)
+    {
+    }
+
+    public static function key(): string
+    {
+        return 'wash';
+    }
+
+    public static function label(): string
+    {
+        return 'Wash';
+    }
+
+    public static function hint(): string
+    {
+        return 'Coloured light over everything, or over a plate';
+    }
+
+    public static function family(): Family
+    {
+        return Family::Light;
+    }
+
+    public static function parameters(): array
+    {
+        return [
+            LightColourValue::named('colour', 'Colour', 'light', LightColour::kelvin(3200)),
+            ChoiceValue::named('keyed', 'Keyed', 'light', self::KEYED, self::KEYED[0]),
+            ToneRampValue::optional('ramp', 'Tones', 'light', 'black to the colour')->shownWhen('keyed', [self::KEYED[1]]),
+        ];
+    }
+
+    public static function from(Values $values): self
+    {
+        return new self($values->object('colour', LightColour::class), $values->text('keyed') === self::KEYED[1], $values->optional('ramp', ToneRamp::class));
+    }
+
+    /** A stop down: the whole picture takes it. */
+    public static function placedLevel(): float
+    {
+        return -1.0;
+    }
+
+    public function defaultMode(): BlendMode
+    {
+        return BlendMode::Illuminate;
+    }
+
+    public function layers(Site $site): array
+    {
+        $colour = $this->colour->linear($site->white());
+        if ($colour->largest() <= 0 && $this->ramp === null) {
+            return [];
+        }
+        $tint = $this->isKeyed ? new ByTones($this->ramp ?? ToneRamp::toward($colour->encoded())) : OneColour::ofLight($colour);
+
+        return [new Layer($site->mode(), new Everywhere, $tint, new Level($site->level()))];
+    }
+}

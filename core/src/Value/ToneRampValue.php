@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Value;
+
+use Aumbrel\Core\Ramp\ToneRamp;
+
+/** Tones to colours. */
+final readonly class ToneRampValue extends ValueType
+{
+    public static function optional(string $name, string $label, string $section, string $whenEmpty): Parameter
+    {
+        return Parameter::optional($name, $label, $section, new self, $whenEmpty);
+    }
+
+    public static function key(): string
+    {
+        return 'tone ramp';
+    }
+
+    public function read(mixed $raw, string $field): ToneRamp
+    {
+        return ToneRamp::read($raw, $field);
+    }
+
+    public function write(mixed $value): mixed
+    {
+        return $value instanceof ToneRamp ? $value->toArray() : null;
+    }
+
+    public function schema(): array
+    {
+        return ['type' => 'array', 'minItems' => 1, 'maxItems' => ToneRamp::MOST, 'items' => [
+            'type' => 'object', 'required' => ['offset', 'colour'], 'properties' => [
+                'offset' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1], 'colour' => FlatColourValue::SCHEMA,
+                'midpoint' => ['type' => 'number', 'minimum' => 0.01, 'maximum' => 0.99],
+            ],
+        ]];
+    }
+}

@@ -1,0 +1,80 @@
+import { Plus, RotateCcw, X } from 'lucide-react';
+import type { ToneStop } from '../api/types';
+import { withStop } from '../work/stops';
+import { clamp, colourOf } from '../work/strips';
+import type { Hand, ValueProps } from './hand';
+import { NumberField } from './NumberField';
+import { Row } from './Row';
+
+const MOST = 32;
+
+/** Tones to colours: each stop's tone, colour and midpoint. Without stops of its own it goes from black to the strip's colour. */
+export function ToneRampField({ parameter, value, hand, strip }: ValueProps) {
+    const stops = Array.isArray(value) ? (value as ToneStop[]) : null;
+    if (!stops) {
+        const colour = colourOf(strip);
+        const start: ToneStop[] = [
+            { offset: 0, colour: '#000000', midpoint: 0.5 },
+            { offset: 1, colour: colour && 'swatch' in colour ? colour.swatch : '#ffb46b', midpoint: 0.5 },
+        ];
+        return (
+            <Row label={parameter.label}>
+                <span className="text-quiet">{parameter.whenEmpty}</span>
+                <button className="rounded-sm border border-line px-1.5 text-[12px] hover:bg-raised" onClick={() => hand.set(start)}>
+                    Own
+                </button>
+            </Row>
+        );
+    }
+    const share = (at: number, name: 'offset' | 'midpoint'): Hand<number | null> => {
+        const next = (percent: number | null) => withStop(stops, at, { [name]: clamp((percent ?? 0) / 100, name === 'midpoint' ? 0.01 : 0, name === 'midpoint' ? 0.99 : 1) });
+        return { live: (percent, when) => hand.live(next(percent), when), nudge: (percent) => hand.nudge(next(percent)), set: (percent) => hand.set(next(percent)), commit: hand.commit };
+    };
+
+    function add() {
+        const [before, after] = [stops?.[stops.length - 2], stops?.[stops.length - 1]];
+        if (stops && after) {
+            const offset = before ? (before.offset + after.offset) / 2 : after.offset;
+            hand.set([...stops.slice(0, -1), { offset, colour: before?.colour ?? after.colour, midpoint: 0.5 }, after]);
+        }
+    }
+
+    return (
+        <div className="flex flex-col gap-1">
+            <div className="flex items-center gap-2">
+                <span className="w-[100px] shrink-0 text-quiet">{parameter.label}</span>
+                <div
+                    className="h-4 flex-1 rounded-sm border border-line"
+                    style={{ background: stops.length > 1 ? `linear-gradient(90deg, ${stops.map((stop) => `${stop.colour} ${stop.offset * 100}%`).join(', ')})` : stops[0]?.colour }}
+                    aria-hidden
+                />
+                <button aria-label="Add a tone" className="rounded-sm p-1 text-quiet hover:text-ink" onClick={add} disabled={stops.length >= MOST}>
+                    <Plus size={13} />
+                </button>
+                <button aria-label={`${parameter.label}: ${parameter.whenEmpty}`} title={parameter.whenEmpty} className="rounded-sm p-1 text-quiet hover:text-ink" onClick={() => hand.set(null)}>
+                    <RotateCcw size={12} />
+                </button>
+            </div>
+            {stops.map((stop, at) => (
+                <div key={at} className="relative border-l-2 border-line pl-2">
+                    <Row label={`Colour ${at + 1}`}>
+                        <input
+                            type="color"
+                            aria-label={`Colour ${at + 1}`}
+                            className="h-6 w-8 rounded-sm border border-line bg-well p-0.5"
+                            value={stop.colour}
+                            onChange={(event) => hand.nudge(withStop(stops, at, { colour: event.target.value }))}
+                        />
+                    </Row>
+                    <NumberField label={`Tone ${at + 1}`} value={stop.offset * 100} unit="%" least={0} most={100} step={1} hand={share(at, 'offset')} />
+                    {at < stops.length - 1 && <NumberField label="Midpoint" value={stop.midpoint * 100} unit="%" least={1} most={99} step={1} rest={50} hand={share(at, 'midpoint')} />}
+                    {stops.length > 1 && (
+                        <button aria-label={`Remove tone ${at + 1}`} className="absolute top-1 right-0 rounded-sm p-1 text-quiet hover:text-ink" onClick={() => hand.set(stops.filter((_, other) => other !== at))}>
+                            <X size={12} />
+                        </button>
+                    )}
+                </div>
+            ))}
+        </div>
+    );
+}

@@ -208,3 +208,15 @@ test('a region that cannot be shown fails by itself: the others go on, and it ca
     await expect(page.getByRole('region', { name: 'Compass' })).toBeVisible();
     await expect(page.getByRole('alert')).toHaveCount(0);
 });
+
+test('one of a few words is chosen by the arrow keys too', async ({ page }) => {
+    await newScene(page, pngOf(64, 40, () => [90, 80, 70]));
+    const tools = page.getByRole('radiogroup', { name: 'What the pointer does' });
+    await tools.getByRole('radio', { name: 'Move' }).focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(tools.getByRole('radio', { name: 'Paint' })).toBeChecked();
+    await page.keyboard.press('ArrowLeft');
+    await page.keyboard.press('ArrowLeft');
+    await expect(tools.getByRole('radio', { name: 'Pan' })).toBeChecked();
+    await expect(page.getByText('Drag the picture. The wheel zooms at the pointer.')).toBeVisible();
+});

@@ -23,14 +23,14 @@ final class Confinement
         $this->heights = array_flip(array_map(static fn (Strip $strip): string => $strip->id, $every));
         foreach ($every as $strip) {
             foreach ([$strip->confinedTo, ...array_map(static fn (Layer $layer): ?string => $layer->within, $sites->layers($strip))] as $plate) {
-                if ($plate !== null && $sites->seen($plate) !== null) {
+                if ($plate !== null) {
                     $this->lines[$plate] ??= 'uncovered'.count($this->lines);
                 }
             }
         }
     }
 
-    /** Writes what is uncovered before anything lies above the plates: all of them. */
+    /** Writes what is uncovered before anything lies above the plates: all of them; nothing of one that is not there. */
     public function begin(Passes $passes): void
     {
         foreach ($this->lines as $plate => $line) {

@@ -22,6 +22,9 @@ final class Sites
     /** @var array<string, SeenPlate> by strip */
     private array $seen = [];
 
+    /** @var array<string, PlateOutline|null> by strip */
+    private array $outlines = [];
+
     public function __construct(public readonly Scene $scene, public readonly Window $window, private readonly PictureShelf $shelf)
     {
     }
@@ -45,8 +48,11 @@ final class Sites
 
     public function outline(string $id): ?PlateOutline
     {
+        if (array_key_exists($id, $this->outlines)) {
+            return $this->outlines[$id];
+        }
         $strip = $this->scene->find($id);
 
-        return $strip !== null && $strip->kind instanceof Pictured ? $strip->kind->outline($this->shelf->picture($strip->kind->picture()), $strip->cutOut()) : null;
+        return $this->outlines[$id] = $strip !== null && $strip->kind instanceof Pictured ? $strip->kind->outline($this->shelf->picture($strip->kind->picture()), $strip->cutOut()) : null;
     }
 }

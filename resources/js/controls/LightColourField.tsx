@@ -1,8 +1,8 @@
-import { RadioGroup } from 'radix-ui';
 import type { Colour } from '../api/types';
 import { hintOf } from '../ui/kelvin';
 import type { ValueProps } from './hand';
 import { NumberField } from './NumberField';
+import { OneOf } from './OneOf';
 import { Row } from './Row';
 
 /** The colour of a light: by temperature or by swatch. */
@@ -22,19 +22,15 @@ export function LightColourField({ parameter: { label }, value, hand }: ValuePro
                 ) : (
                     <span className="h-6 w-8 rounded-sm border border-line" style={{ background: hintOf(value) }} aria-hidden />
                 )}
-                <RadioGroup.Root
-                    aria-label={`${label} by`}
-                    orientation="horizontal"
-                    className="flex overflow-hidden rounded-sm border border-line"
+                <OneOf
+                    label={`${label} by`}
                     value={isKelvin ? 'kelvin' : 'swatch'}
-                    onValueChange={(way) => hand.set(way === 'kelvin' ? { kelvin: 3200 } : { swatch: '#ffb46b' })}
-                >
-                    {(['kelvin', 'swatch'] as const).map((way) => (
-                        <RadioGroup.Item key={way} value={way} className="px-2 text-[12px] text-quiet data-[state=checked]:bg-raised data-[state=checked]:text-ink">
-                            {way}
-                        </RadioGroup.Item>
-                    ))}
-                </RadioGroup.Root>
+                    choices={[
+                        { value: 'kelvin', label: 'kelvin' },
+                        { value: 'swatch', label: 'swatch' },
+                    ]}
+                    onSet={(way) => hand.set(way === 'kelvin' ? { kelvin: 3200 } : { swatch: '#ffb46b' })}
+                />
             </Row>
             {'kelvin' in value && (
                 <NumberField

@@ -1,4 +1,5 @@
 import type { Scene, Strip } from '../api/types';
+import { OneOf } from '../controls/OneOf';
 import { pressures } from '../generated/catalogue';
 import { Readings } from '../readings/Readings';
 import { paintTarget } from '../view/tools/target';
@@ -22,20 +23,13 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
     const strip = everyStrip(scene.strips).find((other) => other.id === chosen);
     return (
         <div className="flex h-8 shrink-0 items-center gap-1 bg-panel px-3">
-            <div role="radiogroup" aria-label="What the pointer does" className="flex gap-0.5">
-                {TOOLS.map((entry) => (
-                    <button
-                        key={entry.tool}
-                        role="radio"
-                        aria-checked={tool === entry.tool}
-                        title={`${entry.label} (${entry.key})`}
-                        className={`h-6 rounded-md px-2.5 ${tool === entry.tool ? 'bg-ink font-semibold text-well' : 'text-quiet hover:text-ink'}`}
-                        onClick={() => work.takeTool(entry.tool)}
-                    >
-                        {entry.label}
-                    </button>
-                ))}
-            </div>
+            <OneOf
+                label="What the pointer does"
+                look="plain"
+                value={tool}
+                choices={TOOLS.map((entry) => ({ value: entry.tool, label: entry.label, title: `${entry.label} (${entry.key})` }))}
+                onSet={work.takeTool}
+            />
             <div className="ml-3 flex min-w-0 flex-1 items-center gap-2.5 overflow-hidden whitespace-nowrap">
                 <Settings tool={tool} strip={strip} />
             </div>
@@ -146,13 +140,15 @@ function TakesAway() {
 
 function Either({ label, value, words, onSet }: { label: string; value: boolean; words: [string, string]; onSet: (first: boolean) => void }) {
     return (
-        <div role="radiogroup" aria-label={label} className="flex shrink-0 overflow-hidden rounded-sm border border-line">
-            {words.map((word, at) => (
-                <button key={word} role="radio" aria-checked={value === (at === 0)} className={`px-2 ${value === (at === 0) ? 'bg-raised text-ink' : 'text-quiet'}`} onClick={() => onSet(at === 0)}>
-                    {word}
-                </button>
-            ))}
-        </div>
+        <OneOf
+            label={label}
+            value={value ? 'first' : 'second'}
+            choices={[
+                { value: 'first', label: words[0] },
+                { value: 'second', label: words[1] },
+            ]}
+            onSet={(chosen) => onSet(chosen === 'first')}
+        />
     );
 }
 

@@ -54,7 +54,7 @@ export function Compass({ scene, gestures }: { scene: Scene; gestures: Gestures 
                             return strip ? <Mark key={sight.strip} sight={sight} strip={strip} isChosen={chosen === strip.id} gestures={gestures} /> : null;
                         })}
                     </svg>
-                    {!gravest && <p className="min-w-0 pt-2 text-[12.5px] text-quiet">{sights.length === 0 ? 'Choose a plate and find its bearing under Direction below.' : 'Middle: from the camera. Rim: from the side. Beyond the rim: from behind.'}</p>}
+                    {!gravest && <p className="min-w-0 pt-2 text-[12.5px] text-quiet">{sights.length === 0 ? 'Choose a plate and find its bearing under Direction below.' : 'Middle: from the camera. Outer ring: from the side. Beyond it: from behind.'}</p>}
                     {gravest && (
                         <div className="min-w-0 pt-1" data-testid="disagreement">
                             <p className="text-[12.5px]" title={gravest.seen}>

@@ -5,7 +5,7 @@ import type { Scene, StripKind } from '../api/types';
 import { stripKinds } from '../generated/catalogue';
 import type { Gestures } from '../work/gestures';
 import { course, useWork } from '../work/store';
-import { accents, FamilyIcon } from '../controls/icons';
+import { accents, KindIcon } from '../controls/icons';
 
 /** Kinds that come about in another way than from the shelf. */
 const ELSEWHERE = ['group'];
@@ -41,7 +41,7 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
                         {kinds.map((kind) => (
                             <button key={kind.key} className="flex w-full items-start gap-2.5 rounded-sm px-2.5 py-2 text-left hover:bg-raised" onClick={() => add(kind)}>
                                 <span className="mt-0.5" style={{ color: accents[kind.family] }}>
-                                    <FamilyIcon family={kind.family} size={16} />
+                                    <KindIcon kind={kind.key} family={kind.family} size={16} />
                                 </span>
                                 <span>
                                     <span className="block font-medium">{kind.label}</span>

@@ -7,7 +7,7 @@ import type { Gestures } from '../work/gestures';
 import { colourOf, isLight } from '../work/strips';
 import { useWork, work } from '../work/store';
 import { Fader, faded, percentScale, stopsScale } from '../controls/Fader';
-import { accents, FamilyIcon, maskHint } from '../controls/icons';
+import { accents, KindIcon, maskHint } from '../controls/icons';
 
 type Props = {
     strip: Strip;
@@ -102,7 +102,7 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
                 <div className="flex flex-col gap-1.5 pt-1.5">
                     <Contribution picture={picture} />
                     <div className="flex h-4 items-center gap-1" aria-hidden style={{ color: accent }}>
-                        <FamilyIcon family={strip.family} size={14} />
+                        <KindIcon kind={strip.kind} family={strip.family} size={14} />
                         {strip.masks.slice(0, 3).map((mask) => (
                             <span key={mask.id} title={`${mask.kind} mask`} className={`h-3 w-3 rounded-[2px] border border-line ${mask.off ? 'opacity-40' : ''}`} style={{ background: maskHint(mask.kind) }} />
                         ))}

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gestures;
 
-use App\Http\NotPossible;
+use App\Faults\NotPossible;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneStore;
 use Aumbrel\Core\Fault\SceneError;

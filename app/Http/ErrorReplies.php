@@ -8,6 +8,7 @@ use App\Codecs\UnreadablePicture;
 use App\Faults\DatabaseFault;
 use App\Faults\DiskFull;
 use App\Faults\Fault;
+use App\Faults\NotPossible;
 use App\Scenes\NoPackedScene;
 use App\Scenes\SceneChanged;
 use App\Scenes\StripChanged;

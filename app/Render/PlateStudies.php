@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Render;
 
-use App\Http\NotPossible;
+use App\Faults\NotPossible;
 use App\Models\Scene;
 use App\Render\Pool\Dropped;
 use App\Render\Pool\Priority;

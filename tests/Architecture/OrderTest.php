@@ -77,3 +77,20 @@ it('names kinds in the registry only', function (): void {
     }
     expect($named)->toBe([])->and($kinds)->not->toBe([]);
 });
+
+it('has no circle among the folders of the application', function (): void {
+    $imports = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/app', FilesystemIterator::SKIP_DOTS)) as $file) {
+        $text = (string) file_get_contents((string) $file);
+        if (preg_match('/^namespace App\\\\(\w+)/m', $text, $own) === 1) {
+            preg_match_all('/^use App\\\\(\w+)\\\\/m', $text, $used);
+            $imports[$own[1]] = array_values(array_unique([...$imports[$own[1]] ?? [], ...array_diff($used[1], [$own[1]])]));
+        }
+    }
+    // folders that import nothing any more are taken away, again and again: what is left goes in a circle
+    for ($left = $imports, $before = -1; count($left) !== $before;) {
+        $before = count($left);
+        $left = array_filter($left, static fn (array $others): bool => array_intersect($others, array_keys($left)) !== []);
+    }
+    expect(array_keys($left))->toBe([])->and(count($imports))->toBeGreaterThan(10);
+});

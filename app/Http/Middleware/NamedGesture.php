@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Http\NotPossible;
+use App\Faults\NotPossible;
 use App\Scenes\GestureKey;
 use Closure;
 use Illuminate\Http\Request;

@@ -212,11 +212,13 @@ test('a region that cannot be shown fails by itself: the others go on, and it ca
 test('one of a few words is chosen by the arrow keys too', async ({ page }) => {
     await newScene(page, pngOf(64, 40, () => [90, 80, 70]));
     const tools = page.getByRole('radiogroup', { name: 'What the pointer does' });
+    // a hand holds a key for a moment, which the focus needs to move on
+    const held = { delay: 80 };
     await tools.getByRole('radio', { name: 'Move' }).focus();
-    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('ArrowRight', held);
     await expect(tools.getByRole('radio', { name: 'Paint' })).toBeChecked();
-    await page.keyboard.press('ArrowLeft');
-    await page.keyboard.press('ArrowLeft');
+    await page.keyboard.press('ArrowLeft', held);
+    await page.keyboard.press('ArrowLeft', held);
     await expect(tools.getByRole('radio', { name: 'Pan' })).toBeChecked();
     await expect(page.getByText('Drag the picture. The wheel zooms at the pointer.')).toBeVisible();
 });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Scenes;
 
+use App\Models\Picture;
 use App\Models\Scene;
 use App\Models\Strip as StripRow;
 use Aumbrel\Core\Kind\Pictured;
@@ -28,11 +29,8 @@ final readonly class SceneState
         $revisions = $scene->strips()->pluck('revision', 'key')->all();
         $undo = $scene->edits()->where('position', $scene->edits_done)->value('label');
         $redo = $scene->edits()->where('position', $scene->edits_done + 1)->value('label');
-        $sizes = $this->store->sizes($scene);
-        $pictures = [];
-        foreach ($this->store->pictures($scene) as $name => $picture) {
-            $pictures[$name] = ['width' => $picture->width, 'height' => $picture->height, 'opaque' => $picture->opaque];
-        }
+        $stored = $this->store->pictures($scene);
+        $known = SceneStore::knownOf($stored);
 
         return [
             'id' => $scene->id,
@@ -42,11 +40,11 @@ final readonly class SceneState
             'white' => $scene->white,
             'revision' => $scene->revision,
             'orderRevision' => $scene->order_revision,
-            'strips' => array_map(fn (Strip $strip): array => $this->strip($strip, $revisions, $sizes), $document->strips),
-            'pictures' => (object) $pictures,
+            'strips' => array_map(fn (Strip $strip): array => $this->strip($strip, $revisions, $known), $document->strips),
+            'pictures' => (object) array_map(static fn (Picture $picture): array => ['width' => $picture->width, 'height' => $picture->height, 'opaque' => $picture->opaque], $stored),
             'undo' => $undo,
             'redo' => $redo,
-            ...self::noticed($document, $this->store->known($scene)),
+            ...self::noticed($document, $known),
         ];
     }
 
@@ -74,10 +72,9 @@ final readonly class SceneState
 
     /**
      * @param  array<string, int>  $revisions
-     * @param  array<string, array{int, int}>  $sizes
      * @return array<string, mixed>
      */
-    private function strip(Strip $strip, array $revisions, array $sizes): array
+    private function strip(Strip $strip, array $revisions, Pictures $pictures): array
     {
         return [
             ...$strip->toArray(),
@@ -85,20 +82,19 @@ final readonly class SceneState
             'family' => $strip->kind::family()->value,
             'revision' => $revisions[$strip->id] ?? 0,
             'outlines' => (object) $strip->kind->outlines(),
-            ...($strip->kind instanceof Pictured ? ['maps' => self::maps($strip->kind, $sizes)] : []),
-            ...($strip->isGroup() ? ['strips' => array_map(fn (Strip $inside): array => $this->strip($inside, $revisions, $sizes), $strip->strips)] : []),
+            ...($strip->kind instanceof Pictured ? ['maps' => self::maps($strip->kind, $pictures)] : []),
+            ...($strip->isGroup() ? ['strips' => array_map(fn (Strip $inside): array => $this->strip($inside, $revisions, $pictures), $strip->strips)] : []),
         ];
     }
 
     /**
      * The ways between a plate's picture and the scene: three by three numbers, row after row.
      *
-     * @param  array<string, array{int, int}>  $sizes
      * @return array{toScene: list<float>, toPlate: list<float>}
      */
-    private static function maps(Pictured $plate, array $sizes): array
+    private static function maps(Pictured $plate, Pictures $pictures): array
     {
-        $map = $plate->placement(...$sizes[$plate->picture()] ?? [1, 1])->map();
+        $map = $plate->placement(...$pictures->size($plate->picture()) ?? [1, 1])->map();
 
         return ['toScene' => $map->h, 'toPlate' => $map->inverse()->h];
     }

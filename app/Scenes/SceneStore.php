@@ -149,7 +149,13 @@ final class SceneStore
     /** What is known of the scene's pictures. */
     public function known(Scene $scene): Pictures
     {
-        return new Pictures(array_map(static fn (Picture $picture): array => [$picture->width, $picture->height, $picture->opaque], $this->pictures($scene)));
+        return self::knownOf($this->pictures($scene));
+    }
+
+    /** @param  array<string, Picture>  $pictures  by name in the scene */
+    public static function knownOf(array $pictures): Pictures
+    {
+        return new Pictures(array_map(static fn (Picture $picture): array => [$picture->width, $picture->height, $picture->opaque], $pictures));
     }
 
     /** @return array<string, Picture> by name in the scene */

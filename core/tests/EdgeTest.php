@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use Aumbrel\Core\CutOut\CleanBlock;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Picture\Blocks;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Raster\Distance;
 use Aumbrel\Core\Render\Renderer;
@@ -123,7 +123,7 @@ it('works a damaged find out again', function (string $damage): void {
 
 it('joins the blocks of a large picture without a seam', function (): void {
     // the disc lies on the corner where four blocks meet, and alone in the middle of one
-    $side = CleanBlock::SIDE;
+    $side = Blocks::SIDE;
     $values = ['hairBand' => 8, 'grow' => 1, 'unstain' => 100];
     $render = fn (int $columns, int $rows): string => Rendering::picture(
         ['p' => disc($columns, $rows)], $columns, $rows, [discPlate($columns, $rows, $values)], 16, new Window($columns / 2 - 48, $rows / 2 - 48, 96, 96),

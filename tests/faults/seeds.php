@@ -19,8 +19,8 @@ return [
     ['core/src/Light/AngularLaw.php', '2 - $sin / ($sin - $cos)', '2 - $sin / ($sin + $cos)', ['core/tests/LightTest.php', 'core/tests/StackTest.php']],
     ['core/src/Light/SpotField.php', '1.0 - $share * $share;', '1.0 - $share;', ['core/tests/LightTest.php']],
     ['core/src/Light/SpotField.php', '$away = $squared + $size;', '$away = $squared - $size;', ['core/tests/LightTest.php']],
-    ['core/src/Ramp/Stops.php', '(3.0 - 2.0 * {$share})', '(3.0 - {$share})', ['core/tests/MaskTest.php']],
-    ['core/src/Ramp/Stops.php', 'log(0.5) / log($midpoint)', 'log($midpoint) / log(0.5)', ['core/tests/MaskTest.php']],
+    ['core/src/Ramp/Course.php', '(3.0 - 2.0 * {$share})', '(3.0 - {$share})', ['core/tests/MaskTest.php']],
+    ['core/src/Ramp/Course.php', 'log(0.5) / log($midpoint)', 'log($midpoint) / log(0.5)', ['core/tests/MaskTest.php']],
     ['core/src/Mask/RadialMask.php', '-$sin / $this->radius, $sin / $this->secondRadius', '$sin / $this->radius, -$sin / $this->secondRadius', ['core/tests/MaskTest.php']],
     ['core/src/Mask/RadialMask.php', '$window): string
     {

@@ -9,6 +9,7 @@ use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\Blocks;
 use Aumbrel\Core\Picture\Halving;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Picture\Pixels;
@@ -21,9 +22,6 @@ use Aumbrel\Core\Picture\Rectangle;
  */
 final readonly class CleanBlock implements Plane
 {
-    /** Pixels along a side. */
-    public const SIDE = 512;
-
     /** Raised when edges are cleaned in another way, so that what was found before is not taken for it. */
     private const WAY = 2;
 
@@ -31,9 +29,7 @@ final readonly class CleanBlock implements Plane
 
     public function __construct(private PictureSource $picture, private CutMasks $masks, private Edge $edge, int $level, int $column, int $row)
     {
-        $whole = new Halving($picture->width(), $picture->height(), $level);
-        [$x, $y] = [$column * self::SIDE, $row * self::SIDE];
-        $this->place = new Rectangle($level, $x, $y, min(self::SIDE, $whole->columns - $x), min(self::SIDE, $whole->rows - $y));
+        $this->place = Blocks::place(new Halving($picture->width(), $picture->height(), $level), $column, $row);
     }
 
     public function key(): string

@@ -9,6 +9,7 @@ use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\Blocks;
 use Aumbrel\Core\Picture\Halving;
 use Aumbrel\Core\Picture\Pixels;
 use Aumbrel\Core\Picture\Rectangle;
@@ -24,9 +25,6 @@ use Aumbrel\Core\Raster\Gaussian;
  */
 final readonly class OutlineBlock implements Plane
 {
-    /** Pixels along a side. */
-    public const SIDE = 512;
-
     /** The distance where there is no outline within reach. */
     public const FAR = 1e9;
 
@@ -47,8 +45,7 @@ final readonly class OutlineBlock implements Plane
     public function __construct(private PlateOutline $outline, private int $level, int $column, int $row, private float $sigma, private float $reach)
     {
         $this->whole = new Halving($outline->picture->width(), $outline->picture->height(), $level);
-        [$x, $y] = [$column * self::SIDE, $row * self::SIDE];
-        $this->place = new Rectangle($level, $x, $y, min(self::SIDE, $this->whole->columns - $x), min(self::SIDE, $this->whole->rows - $y));
+        $this->place = Blocks::place($this->whole, $column, $row);
     }
 
     public function key(): string
@@ -65,8 +62,12 @@ final readonly class OutlineBlock implements Plane
     public function fill(Planes $planes): array
     {
         $bytes = $planes->found($this->way(), $this->key(), fn (): string => $this->worked($planes));
+        if (strlen($bytes) % 16 !== 1) {
+            // what was kept is damaged
+            $bytes = $this->worked($planes);
+        }
         $count = intdiv(strlen($bytes), 16);
-        if ($count === 0 || strlen($bytes) !== 16 * $count + 1) {
+        if ($count === 0) {
             return [];
         }
         $values = array_fill(0, 3 * $this->place->columns * $this->place->rows, self::FAR);

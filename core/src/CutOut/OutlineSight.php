@@ -9,6 +9,7 @@ use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\Blocks;
 use Aumbrel\Core\Picture\Halving;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Picture\Rectangle;
@@ -93,7 +94,7 @@ final readonly class OutlineSight implements Plane
                 $right = $fu > 1e-6 ? $at + 3 : $at;
                 $below = $fv > 1e-6 ? $at + $pitch : $at;
                 $beyond = $below + $right - $at;
-                if ($around[$at] > 1e8 || $around[$right] > 1e8 || $around[$below] > 1e8 || $around[$beyond] > 1e8) {
+                if ($around[$at] >= OutlineBlock::FAR || $around[$right] >= OutlineBlock::FAR || $around[$below] >= OutlineBlock::FAR || $around[$beyond] >= OutlineBlock::FAR) {
                     continue;
                 }
                 [$w00, $w10, $w01, $w11] = [(1 - $fu) * (1 - $fv), $fu * (1 - $fv), (1 - $fu) * $fv, $fu * $fv];
@@ -162,24 +163,15 @@ final readonly class OutlineSight implements Plane
     /** @return list<float> the outline in a part of the halving; nothing when it does not come there */
     private function around(Planes $planes, Rectangle $place): array
     {
-        $side = OutlineBlock::SIDE;
-        $lines = array_fill(0, $place->rows, []);
         $isThere = false;
-        for ($blockRow = intdiv($place->y, $side); $blockRow <= intdiv($place->y + $place->rows - 1, $side); $blockRow++) {
-            for ($blockColumn = intdiv($place->x, $side); $blockColumn <= intdiv($place->x + $place->columns - 1, $side); $blockColumn++) {
-                $block = new OutlineBlock($this->outline, $this->level, $blockColumn, $blockRow, max(self::LEAST_BLUR, $this->width) * $this->pitch, self::REACH * $this->width * $this->pitch);
-                $values = $planes->numbers($block);
-                $isThere = $isThere || $values !== [];
-                $first = max($place->x, $block->place->x);
-                $count = min($place->x + $place->columns, $block->place->x + $block->place->columns) - $first;
-                for ($row = max($place->y, $block->place->y), $end = min($place->y + $place->rows, $block->place->y + $block->place->rows); $row < $end; $row++) {
-                    $line = $values === [] ? array_fill(0, 3 * $count, OutlineBlock::FAR)
-                        : array_slice($values, 3 * (($row - $block->place->y) * $block->place->columns + $first - $block->place->x), 3 * $count);
-                    $lines[$row - $place->y] = $lines[$row - $place->y] === [] ? $line : [...$lines[$row - $place->y], ...$line];
-                }
-            }
-        }
+        $around = Blocks::read($place, 3, function (int $column, int $row) use ($planes, &$isThere): array {
+            $block = new OutlineBlock($this->outline, $this->level, $column, $row, max(self::LEAST_BLUR, $this->width) * $this->pitch, self::REACH * $this->width * $this->pitch);
+            $values = $planes->numbers($block);
+            $isThere = $isThere || $values !== [];
 
-        return $isThere ? array_merge(...$lines) : [];
+            return [$block->place, $values];
+        }, OutlineBlock::FAR);
+
+        return $isThere ? $around : [];
     }
 }

@@ -6,11 +6,14 @@ namespace Aumbrel\Core\Grade;
 
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\FromBelow;
 use Aumbrel\Core\Kind\Tint;
 
 /** What a grade makes of the colour below. */
 final readonly class Graded implements Tint
 {
+    use FromBelow;
+
     public function __construct(private Grade $grade)
     {
     }
@@ -24,21 +27,6 @@ final readonly class Graded implements Tint
         $this->grade->write($kernel, $graded);
 
         return $graded;
-    }
-
-    public function isDirect(): bool
-    {
-        return false;
-    }
-
-    public function isLight(BlendMode $mode): bool
-    {
-        return false;
-    }
-
-    public function readsBelow(): bool
-    {
-        return true;
     }
 
     public function mayExceed(): bool

@@ -7,12 +7,15 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\FromBelow;
 use Aumbrel\Core\Kind\Tint;
 use Aumbrel\Core\Ramp\ToneRamp;
 
 /** The colour that a ramp has for the luma of what lies below. */
 final readonly class ByTones implements Tint
 {
+    use FromBelow;
+
     public function __construct(private ToneRamp $ramp)
     {
     }
@@ -25,21 +28,6 @@ final readonly class ByTones implements Tint
         $this->ramp->write($kernel, $tone, $colour);
 
         return $colour;
-    }
-
-    public function isDirect(): bool
-    {
-        return false;
-    }
-
-    public function isLight(BlendMode $mode): bool
-    {
-        return false;
-    }
-
-    public function readsBelow(): bool
-    {
-        return true;
     }
 
     public function mayExceed(): bool

@@ -7,17 +7,9 @@ namespace Aumbrel\Core\Ramp;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Kernel\KernelWriter;
 
-/**
- * The stops of a mask's gradient: offset and value 0..1, in order of offset; the ends hold.
- *
- * A midpoint belongs to the stretch after its stop and bends t to t^(ln 0.5 / ln H) (W3C CSS Images Level 4, color
- * transition hint); smooth then eases each stretch by 3t² - 2t³. Two stops at one offset make a step, at which the later
- * one holds.
- */
+/** The stops of a mask's gradient: offset, value 0..1 and midpoint, along a {@see Course}. */
 final readonly class Stops
 {
-    public const MOST = 32;
-
     /** @param  non-empty-list<array{offset: float, value: float, midpoint: float}>  $stops */
     private function __construct(public array $stops)
     {
@@ -35,94 +27,30 @@ final readonly class Stops
     /** @throws SceneError naming $field */
     public static function read(mixed $raw, string $field): self
     {
-        if (! is_array($raw) || ! array_is_list($raw) || $raw === [] || count($raw) > self::MOST) {
-            throw SceneError::expected($field, 'a list of 1 to '.self::MOST.' stops', $raw);
-        }
-        $stops = [];
-        $last = 0.0;
-        foreach ($raw as $at => $stop) {
-            if (! is_array($stop)) {
-                throw SceneError::expected("{$field}[{$at}]", 'an object {offset, value}', $stop);
-            }
-            $offset = self::share($stop['offset'] ?? null, "{$field}[{$at}].offset", 0, 1);
-            if ($offset < $last) {
-                throw SceneError::expected("{$field}[{$at}].offset", "an offset not before the last one ({$last})", $offset);
-            }
-            $last = $offset;
-            $stops[] = [
-                'offset' => $offset,
-                'value' => self::share($stop['value'] ?? null, "{$field}[{$at}].value", 0, 1),
-                'midpoint' => self::share($stop['midpoint'] ?? 0.5, "{$field}[{$at}].midpoint", 0.01, 0.99),
-            ];
-        }
+        $read = Course::read($raw, $field, '{offset, value}', static fn (array $stop, string $at): float => Course::share($stop['value'] ?? null, "{$at}.value", 0, 1));
 
-        return new self($stops);
+        return new self(array_map(static fn (array $stop): array => ['offset' => $stop['offset'], 'value' => $stop['own'], 'midpoint' => $stop['midpoint']], $read));
     }
 
     /** The value at t, written plainly; kernels write the same as branches. */
     public function valueAt(float $t, bool $smooth): float
     {
-        $last = $this->stops[0];
-        foreach ($this->stops as $stop) {
-            if ($t < $stop['offset']) {
-                if ($stop['offset'] <= $last['offset'] || $t < $last['offset']) {
-                    return $last['value'];
-                }
-                $share = (($t - $last['offset']) / ($stop['offset'] - $last['offset'])) ** self::bend($last['midpoint']);
-                $share = $smooth ? $share * $share * (3 - 2 * $share) : $share;
+        [$from, $to, $share] = Course::at($this->stops, $t, $smooth);
 
-                return $last['value'] + $share * ($stop['value'] - $last['value']);
-            }
-            $last = $stop;
-        }
-
-        return $last['value'];
+        return $from['value'] + $share * ($to['value'] - $from['value']);
     }
 
     /** Writes the value at the variable $t into the variable $into. */
     public function write(KernelWriter $kernel, string $t, string $into, bool $smooth): void
     {
-        $last = null;
-        $share = $kernel->variable('share');
-        foreach ($this->stops as $stop) {
-            $offset = $kernel->number($stop['offset']);
-            $value = $kernel->number($stop['value']);
-            if ($last === null) {
-                $kernel->line("if ({$t} < {$offset}) { {$into} = {$value}; }");
-            } elseif ($stop['offset'] > $last['offset']) {
-                $length = $kernel->number(1 / ($stop['offset'] - $last['offset']));
-                $kernel->line("elseif ({$t} < {$offset}) {");
-                $kernel->line("{$share} = ({$t} - {$last['from']}) * {$length};");
-                if (abs($last['midpoint'] - 0.5) > 1e-9) {
-                    $kernel->line("{$share} = {$share} ** {$kernel->number(self::bend($last['midpoint']))};");
-                }
-                if ($smooth) {
-                    $kernel->line("{$share} = {$share} * {$share} * (3.0 - 2.0 * {$share});");
-                }
-                $kernel->line("{$into} = {$last['start']} + {$share} * {$kernel->number($stop['value'] - $last['value'])};");
-                $kernel->line('}');
-            }
-            $last = [...$stop, 'from' => $offset, 'start' => $value];
-        }
-        $kernel->line("else { {$into} = {$last['start']}; }");
+        Course::write($kernel, $this->stops, $t, $smooth,
+            static fn (array $stop): string => "{$into} = {$kernel->number($stop['value'])};",
+            static fn (array $from, array $to, string $share): string => "{$into} = {$kernel->number($from['value'])} + {$share} * {$kernel->number($to['value'] - $from['value'])};");
     }
 
     /** @return list<array{offset: float, value: float, midpoint: float}> */
     public function toArray(): array
     {
         return $this->stops;
-    }
-
-    /** The power that brings the middle to a midpoint. */
-    public static function bend(float $midpoint): float
-    {
-        return log(0.5) / log($midpoint);
-    }
-
-    /** @throws SceneError naming $field */
-    public static function share(mixed $raw, string $field, float $least, float $most): float
-    {
-        return (is_int($raw) || is_float($raw)) && $raw >= $least && $raw <= $most
-            ? (float) $raw : throw SceneError::expected($field, "a number from {$least} to {$most}", $raw);
     }
 }

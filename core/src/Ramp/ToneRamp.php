@@ -9,68 +9,32 @@ use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Kernel\KernelWriter;
 use InvalidArgumentException;
 
-/**
- * Tones to colours: stops of offset and colour, mixed as they are stored (encoded); the ends hold.
- *
- * A midpoint belongs to the stretch after its stop and bends t to t^(ln 0.5 / ln H), as in {@see Stops}. Two stops at one
- * offset make a step, at which the later one holds.
- */
+/** Tones to colours: stops of offset, colour and midpoint along a {@see Course}, mixed as they are stored (encoded). */
 final readonly class ToneRamp
 {
-    public const MOST = 32;
-
-    /** @param  non-empty-list<array{offset: float, colour: Rgb, midpoint: float}>  $stops */
-    private function __construct(public array $stops)
+    /** @param  non-empty-list<array{offset: float, own: Rgb, midpoint: float}>  $stops  each with its colour */
+    private function __construct(private array $stops)
     {
     }
 
     /** From black to a colour, which keeps black black. */
     public static function toward(Rgb $colour): self
     {
-        return new self([['offset' => 0.0, 'colour' => new Rgb(0, 0, 0), 'midpoint' => 0.5], ['offset' => 1.0, 'colour' => $colour, 'midpoint' => 0.5]]);
+        return new self([['offset' => 0.0, 'own' => new Rgb(0, 0, 0), 'midpoint' => 0.5], ['offset' => 1.0, 'own' => $colour, 'midpoint' => 0.5]]);
     }
 
     /** @throws SceneError naming $field */
     public static function read(mixed $raw, string $field): self
     {
-        if (! is_array($raw) || ! array_is_list($raw) || $raw === [] || count($raw) > self::MOST) {
-            throw SceneError::expected($field, 'a list of 1 to '.self::MOST.' stops', $raw);
-        }
-        $stops = [];
-        $last = 0.0;
-        foreach ($raw as $at => $stop) {
-            if (! is_array($stop)) {
-                throw SceneError::expected("{$field}[{$at}]", 'an object {offset, colour}', $stop);
-            }
-            $offset = Stops::share($stop['offset'] ?? null, "{$field}[{$at}].offset", 0, 1);
-            if ($offset < $last) {
-                throw SceneError::expected("{$field}[{$at}].offset", "an offset not before the last one ({$last})", $offset);
-            }
-            $last = $offset;
-            $stops[] = ['offset' => $offset, 'colour' => self::colour($stop['colour'] ?? null, "{$field}[{$at}].colour"), 'midpoint' => Stops::share($stop['midpoint'] ?? 0.5, "{$field}[{$at}].midpoint", 0.01, 0.99)];
-        }
-
-        return new self($stops);
+        return new self(Course::read($raw, $field, '{offset, colour}', static fn (array $stop, string $at): Rgb => self::colour($stop['colour'] ?? null, "{$at}.colour")));
     }
 
     /** The colour of a tone, written plainly; kernels write the same as branches. */
     public function colourAt(float $tone): Rgb
     {
-        $last = $this->stops[0];
-        foreach ($this->stops as $stop) {
-            if ($tone < $stop['offset']) {
-                if ($stop['offset'] <= $last['offset'] || $tone < $last['offset']) {
-                    return $last['colour'];
-                }
-                $share = (($tone - $last['offset']) / ($stop['offset'] - $last['offset'])) ** Stops::bend($last['midpoint']);
-                $mix = static fn (float $from, float $to): float => $from + $share * ($to - $from);
+        [['own' => $from], ['own' => $to], $share] = Course::at($this->stops, $tone);
 
-                return new Rgb($mix($last['colour']->red, $stop['colour']->red), $mix($last['colour']->green, $stop['colour']->green), $mix($last['colour']->blue, $stop['colour']->blue));
-            }
-            $last = $stop;
-        }
-
-        return $last['colour'];
+        return new Rgb($from->red + $share * ($to->red - $from->red), $from->green + $share * ($to->green - $from->green), $from->blue + $share * ($to->blue - $from->blue));
     }
 
     /**
@@ -80,37 +44,22 @@ final readonly class ToneRamp
      */
     public function write(KernelWriter $kernel, string $tone, array $into): void
     {
-        $share = $kernel->variable('share');
-        $set = static function (Rgb $colour) use ($kernel, $into): string {
-            return implode(' ', array_map(static fn (string $channel, float $value): string => "{$channel} = {$kernel->number($value)};", $into, [$colour->red, $colour->green, $colour->blue]));
-        };
-        $last = null;
-        foreach ($this->stops as $stop) {
-            if ($last === null) {
-                $kernel->line("if ({$tone} < {$kernel->number($stop['offset'])}) { {$set($stop['colour'])} }");
-            } elseif ($stop['offset'] > $last['offset']) {
-                $kernel->line("elseif ({$tone} < {$kernel->number($stop['offset'])}) {");
-                $kernel->line("{$share} = ({$tone} - {$kernel->number($last['offset'])}) * {$kernel->number(1 / ($stop['offset'] - $last['offset']))};");
-                if (abs($last['midpoint'] - 0.5) > 1e-9) {
-                    $kernel->line("{$share} = {$share} ** {$kernel->number(Stops::bend($last['midpoint']))};");
-                }
-                foreach ([['red', 0], ['green', 1], ['blue', 2]] as [$channel, $at]) {
-                    $from = $last['colour']->{$channel};
-                    $kernel->line("{$into[$at]} = {$kernel->number($from)} + {$share} * {$kernel->number($stop['colour']->{$channel} - $from)};");
-                }
-                $kernel->line('}');
-            }
-            $last = $stop;
-        }
-        $kernel->line("else { {$set($last['colour'])} }");
+        $channels = static fn (Rgb $colour): array => [$colour->red, $colour->green, $colour->blue];
+        Course::write($kernel, $this->stops, $tone, false,
+            static fn (array $stop): string => implode(' ', array_map(static fn (string $variable, float $value): string => "{$variable} = {$kernel->number($value)};", $into, $channels($stop['own']))),
+            static fn (array $from, array $to, string $share): string => implode(' ', array_map(
+                static fn (string $variable, float $before, float $after): string => "{$variable} = {$kernel->number($before)} + {$share} * {$kernel->number($after - $before)};",
+                $into, $channels($from['own']), $channels($to['own']),
+            )));
     }
 
     /** @return list<array{offset: float, colour: string, midpoint: float}> */
     public function toArray(): array
     {
-        return array_map(static fn (array $stop): array => ['offset' => $stop['offset'], 'colour' => $stop['colour']->toHex(), 'midpoint' => $stop['midpoint']], $this->stops);
+        return array_map(static fn (array $stop): array => ['offset' => $stop['offset'], 'colour' => $stop['own']->toHex(), 'midpoint' => $stop['midpoint']], $this->stops);
     }
 
+    /** @throws SceneError naming $field */
     private static function colour(mixed $raw, string $field): Rgb
     {
         try {

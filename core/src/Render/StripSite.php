@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
-use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Scene\OfStrip;
+use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
 use Aumbrel\Core\Seen\SeenPlate;
 
 /** What one strip finds around it while it is rendered. */
 final readonly class StripSite implements Site
 {
+    use OfStrip;
+
     public function __construct(private Strip $strip, private Sites $sites)
     {
     }
@@ -24,34 +26,9 @@ final readonly class StripSite implements Site
         return $this->strip->id;
     }
 
-    public function mode(): BlendMode
-    {
-        return $this->strip->mode;
-    }
-
-    public function level(): float
-    {
-        return $this->strip->level;
-    }
-
-    public function amount(): float
-    {
-        return $this->strip->amount;
-    }
-
-    public function white(): float
-    {
-        return $this->sites->scene->white;
-    }
-
     public function window(): Window
     {
         return $this->sites->window;
-    }
-
-    public function plate(string $id): ?Pictured
-    {
-        return $this->sites->scene->plate($id);
     }
 
     public function seen(string $id): ?SeenPlate
@@ -67,5 +44,15 @@ final readonly class StripSite implements Site
     public function hasOutline(string $id): bool
     {
         return $this->outline($id) !== null;
+    }
+
+    private function strip(): Strip
+    {
+        return $this->strip;
+    }
+
+    private function scene(): Scene
+    {
+        return $this->sites->scene;
     }
 }

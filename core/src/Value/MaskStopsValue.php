@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Ramp\Course;
 use Aumbrel\Core\Ramp\Stops;
 
 /** The stops of a mask's gradient. */
@@ -31,7 +32,7 @@ final readonly class MaskStopsValue extends ValueType
 
     public function schema(): array
     {
-        return ['type' => 'array', 'minItems' => 1, 'maxItems' => Stops::MOST, 'items' => [
+        return ['type' => 'array', 'minItems' => 1, 'maxItems' => Course::MOST, 'items' => [
             'type' => 'object', 'required' => ['offset', 'value'], 'properties' => [
                 'offset' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1], 'value' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1],
                 'midpoint' => ['type' => 'number', 'minimum' => 0.01, 'maximum' => 0.99],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Ramp\Course;
 use Aumbrel\Core\Ramp\ToneRamp;
 
 /** Tones to colours. */
@@ -31,7 +32,7 @@ final readonly class ToneRampValue extends ValueType
 
     public function schema(): array
     {
-        return ['type' => 'array', 'minItems' => 1, 'maxItems' => ToneRamp::MOST, 'items' => [
+        return ['type' => 'array', 'minItems' => 1, 'maxItems' => Course::MOST, 'items' => [
             'type' => 'object', 'required' => ['offset', 'colour'], 'properties' => [
                 'offset' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1], 'colour' => FlatColourValue::SCHEMA,
                 'midpoint' => ['type' => 'number', 'minimum' => 0.01, 'maximum' => 0.99],

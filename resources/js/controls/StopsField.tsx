@@ -1,18 +1,13 @@
-import { Plus, X } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import type { Stop } from '../api/types';
-import { reversed, stopsOf, withStop } from '../work/stops';
-import { clamp } from '../work/strips';
+import { reversed, stopsOf } from '../work/stops';
 import type { Hand, ValueProps } from './hand';
 import { NumberField } from './NumberField';
+import { MOST_STOPS, shareOf, StopFrame } from './StopFrame';
 
 /** The stops of a mask: a strip of greys, and offset, value and midpoint of each. */
 export function StopsField({ stops, hand }: { stops: Stop[]; hand: Hand<Stop[]> }) {
     const gradient = stops.map((stop) => `rgb(${Math.round(stop.value * 255)} ${Math.round(stop.value * 255)} ${Math.round(stop.value * 255)}) ${stop.offset * 100}%`);
-    const part = (at: number, name: keyof Stop): Hand<number | null> => {
-        const next = (percent: number | null) => withStop(stops, at, { [name]: clamp((percent ?? 0) / 100, name === 'midpoint' ? 0.01 : 0, name === 'midpoint' ? 0.99 : 1) });
-        return { live: (value, when) => hand.live(next(value), when), nudge: (value) => hand.nudge(next(value)), set: (value) => hand.set(next(value)), commit: hand.commit };
-    };
-
     function add() {
         const gaps = stops.slice(0, -1).map((stop, at) => (stops[at + 1]?.offset ?? 1) - stop.offset);
         const at = gaps.length === 0 ? 0 : gaps.indexOf(Math.max(...gaps));
@@ -31,21 +26,19 @@ export function StopsField({ stops, hand }: { stops: Stop[]; hand: Hand<Stop[]> 
                 <button className="rounded-sm px-1.5 text-[12px] text-quiet hover:text-ink" onClick={() => hand.set(reversed(stops))}>
                     Reverse
                 </button>
-                <button aria-label="Add a stop" className="rounded-sm p-1 text-quiet hover:text-ink" onClick={add} disabled={stops.length >= 32}>
+                <button aria-label="Add a stop" className="rounded-sm p-1 text-quiet hover:text-ink" onClick={add} disabled={stops.length >= MOST_STOPS}>
                     <Plus size={13} />
                 </button>
             </div>
             {stops.map((stop, at) => (
-                <div key={at} className="relative border-l-2 border-line pl-2">
-                    <NumberField label={`Stop ${at + 1}`} value={stop.offset * 100} unit="%" least={0} most={100} step={1} hand={part(at, 'offset')} />
-                    <NumberField label="Value" value={stop.value * 100} unit="%" least={0} most={100} step={1} hand={part(at, 'value')} />
-                    {at < stops.length - 1 && <NumberField label="Midpoint" value={stop.midpoint * 100} unit="%" least={1} most={99} step={1} rest={50} hand={part(at, 'midpoint')} />}
-                    {stops.length > 1 && (
-                        <button aria-label={`Remove stop ${at + 1}`} className="absolute top-1 right-0 rounded-sm p-1 text-quiet hover:text-ink" onClick={() => hand.set(stops.filter((_, other) => other !== at))}>
-                            <X size={12} />
-                        </button>
-                    )}
-                </div>
+                <StopFrame
+                    key={at}
+                    stops={stops}
+                    at={at}
+                    hand={hand}
+                    words={{ offset: `Stop ${at + 1}`, remove: `Remove stop ${at + 1}` }}
+                    after={<NumberField label="Value" value={stop.value * 100} unit="%" least={0} most={100} step={1} hand={shareOf(stops, at, 'value', hand)} />}
+                />
             ))}
         </div>
     );

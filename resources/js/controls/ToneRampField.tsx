@@ -1,12 +1,10 @@
-import { Plus, RotateCcw, X } from 'lucide-react';
+import { Plus, RotateCcw } from 'lucide-react';
 import type { ToneStop } from '../api/types';
 import { withStop } from '../work/stops';
-import { clamp, colourOf } from '../work/strips';
+import { colourOf } from '../work/strips';
 import type { Hand, ValueProps } from './hand';
-import { NumberField } from './NumberField';
 import { Row } from './Row';
-
-const MOST = 32;
+import { MOST_STOPS, StopFrame } from './StopFrame';
 
 /** Tones to colours: each stop's tone, colour and midpoint. Without stops of its own it goes from black to the strip's colour. */
 export function ToneRampField({ parameter, value, hand, strip }: ValueProps) {
@@ -26,11 +24,6 @@ export function ToneRampField({ parameter, value, hand, strip }: ValueProps) {
             </Row>
         );
     }
-    const share = (at: number, name: 'offset' | 'midpoint'): Hand<number | null> => {
-        const next = (percent: number | null) => withStop(stops, at, { [name]: clamp((percent ?? 0) / 100, name === 'midpoint' ? 0.01 : 0, name === 'midpoint' ? 0.99 : 1) });
-        return { live: (percent, when) => hand.live(next(percent), when), nudge: (percent) => hand.nudge(next(percent)), set: (percent) => hand.set(next(percent)), commit: hand.commit };
-    };
-
     function add() {
         const [before, after] = [stops?.[stops.length - 2], stops?.[stops.length - 1]];
         if (stops && after) {
@@ -48,7 +41,7 @@ export function ToneRampField({ parameter, value, hand, strip }: ValueProps) {
                     style={{ background: stops.length > 1 ? `linear-gradient(90deg, ${stops.map((stop) => `${stop.colour} ${stop.offset * 100}%`).join(', ')})` : stops[0]?.colour }}
                     aria-hidden
                 />
-                <button aria-label="Add a tone" className="rounded-sm p-1 text-quiet hover:text-ink" onClick={add} disabled={stops.length >= MOST}>
+                <button aria-label="Add a tone" className="rounded-sm p-1 text-quiet hover:text-ink" onClick={add} disabled={stops.length >= MOST_STOPS}>
                     <Plus size={13} />
                 </button>
                 <button aria-label={`${parameter.label}: ${parameter.whenEmpty}`} title={parameter.whenEmpty} className="rounded-sm p-1 text-quiet hover:text-ink" onClick={() => hand.set(null)}>
@@ -56,24 +49,24 @@ export function ToneRampField({ parameter, value, hand, strip }: ValueProps) {
                 </button>
             </div>
             {stops.map((stop, at) => (
-                <div key={at} className="relative border-l-2 border-line pl-2">
-                    <Row label={`Colour ${at + 1}`}>
-                        <input
-                            type="color"
-                            aria-label={`Colour ${at + 1}`}
-                            className="h-6 w-8 rounded-sm border border-line bg-well p-0.5"
-                            value={stop.colour}
-                            onChange={(event) => hand.nudge(withStop(stops, at, { colour: event.target.value }))}
-                        />
-                    </Row>
-                    <NumberField label={`Tone ${at + 1}`} value={stop.offset * 100} unit="%" least={0} most={100} step={1} hand={share(at, 'offset')} />
-                    {at < stops.length - 1 && <NumberField label="Midpoint" value={stop.midpoint * 100} unit="%" least={1} most={99} step={1} rest={50} hand={share(at, 'midpoint')} />}
-                    {stops.length > 1 && (
-                        <button aria-label={`Remove tone ${at + 1}`} className="absolute top-1 right-0 rounded-sm p-1 text-quiet hover:text-ink" onClick={() => hand.set(stops.filter((_, other) => other !== at))}>
-                            <X size={12} />
-                        </button>
-                    )}
-                </div>
+                <StopFrame
+                    key={at}
+                    stops={stops}
+                    at={at}
+                    hand={hand as Hand<ToneStop[]>}
+                    words={{ offset: `Tone ${at + 1}`, remove: `Remove tone ${at + 1}` }}
+                    before={
+                        <Row label={`Colour ${at + 1}`}>
+                            <input
+                                type="color"
+                                aria-label={`Colour ${at + 1}`}
+                                className="h-6 w-8 rounded-sm border border-line bg-well p-0.5"
+                                value={stop.colour}
+                                onChange={(event) => hand.nudge(withStop(stops, at, { colour: event.target.value }))}
+                            />
+                        </Row>
+                    }
+                />
             ))}
         </div>
     );

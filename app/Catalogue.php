@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace App;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Kind\Drawn;
+use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Kind\Join;
 use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Registry;
-use Aumbrel\Core\Scene\Strip;
+use Aumbrel\Core\Stage\SceneSource;
+use Aumbrel\Core\Stage\Source;
 use Aumbrel\Core\Stroke\Pressure;
 use Aumbrel\Core\Value\Parameter;
+use Aumbrel\Core\Value\Unit;
 
 /** What the interface must know of the core, written out as TypeScript; the core is where it is said. */
 final class Catalogue
@@ -26,18 +30,21 @@ final class Catalogue
     {
         $write = static fn (mixed $value): string => json_encode($value, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
         $strips = $write(array_map(self::strip(...), Registry::kinds()->strips));
+        $sources = $write(array_map(self::source(...), SceneSource::KINDS));
         $masks = $write(array_map(self::mask(...), Registry::kinds()->masks));
         $modes = $write(array_column(BlendMode::cases(), 'value'));
         $linear = $write(array_values(array_map(static fn (BlendMode $mode): string => $mode->value, array_filter(BlendMode::cases(), static fn (BlendMode $mode): bool => $mode->isLinear()))));
         $pressures = $write(array_column(Pressure::cases(), 'value'));
         $joins = $write(array_column(Join::cases(), 'value'));
-        $level = $write(['least' => Strip::LEAST_LEVEL, 'most' => Strip::MOST_LEVEL]);
+        $level = $write(['least' => Unit::LEAST_LEVEL, 'most' => Unit::MOST_LEVEL]);
 
         return <<<TS
             // Written by `php artisan aumbrel:catalogue` from the core; a test fails when it is stale.
-            import type { MaskKind, StripKind } from '../api/types';
+            import type { MaskKind, SourceKind, StripKind } from '../api/types';
 
             export const stripKinds: StripKind[] = {$strips};
+
+            export const sourceKinds: SourceKind[] = {$sources};
 
             export const maskKinds: MaskKind[] = {$masks};
 
@@ -63,8 +70,18 @@ final class Catalogue
         return [
             'key' => $kind::key(), 'label' => $kind::label(), 'hint' => $kind::hint(), 'family' => $kind::family()->value,
             'course' => $kind::family()->course(), 'fadesInStops' => $kind::family()->fadesInStops(),
+            'drawn' => is_subclass_of($kind, Drawn::class), 'hangsOn' => is_subclass_of($kind, Driven::class) ? array_map(static fn (string $source): string => $source::key(), $kind::hangsOn()) : [],
             'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->describe(), $kind::parameters()),
         ];
+    }
+
+    /**
+     * @param  class-string<Source>  $kind
+     * @return array<string, mixed>
+     */
+    private static function source(string $kind): array
+    {
+        return ['key' => $kind::key(), 'label' => $kind::label(), 'hint' => $kind::hint(), 'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->describe(), $kind::parameters())];
     }
 
     /**

@@ -13,8 +13,12 @@ use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene;
-use Aumbrel\Core\Scene\Strip;
+use Aumbrel\Core\Stage\SceneSource;
+use Aumbrel\Core\Stage\Source;
+use Aumbrel\Core\Value\LightColourValue;
 use Aumbrel\Core\Value\Parameter;
+use Aumbrel\Core\Value\PointValue;
+use Aumbrel\Core\Value\Unit;
 
 /** The JSON Schema of the scene file (draft 7), written from what the core knows. */
 final class SceneSchema
@@ -48,10 +52,20 @@ final class SceneSchema
                 'size' => ['type' => 'array', 'items' => $side, 'minItems' => 2, 'maxItems' => 2],
                 'white' => ['type' => 'number', 'minimum' => Kelvin::LOWEST_WHITE, 'maximum' => Kelvin::HOTTEST],
                 'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']],
-                ...array_fill_keys(Scene::NOT_KNOWN, ['not' => (object) []]),
+                'stage' => self::stage(),
+                'ambient' => ['type' => 'object', 'properties' => ['level' => ['type' => 'number'], 'colour' => (new LightColourValue)->schema()]],
+                'sources' => ['type' => 'array', 'maxItems' => SceneSource::MOST, 'items' => ['$ref' => '#/definitions/source']],
                 'accepted' => ['type' => 'array', 'maxItems' => 1000, 'items' => ['type' => 'string', 'maxLength' => 200]],
             ],
             'definitions' => [
+                'source' => [
+                    'type' => 'object', 'required' => ['id', 'kind'],
+                    'properties' => [
+                        'id' => self::ID, 'kind' => ['enum' => array_map(static fn (string $kind): string => $kind::key(), SceneSource::KINDS)], 'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80],
+                        'level' => ['type' => 'number', 'minimum' => Unit::LEAST_LEVEL, 'maximum' => Unit::MOST_LEVEL], 'muted' => ['type' => 'boolean'],
+                    ],
+                    'allOf' => array_map(self::ofKind(...), SceneSource::KINDS),
+                ],
                 'mask' => [
                     'type' => 'object', 'required' => ['id', 'kind'],
                     'properties' => [
@@ -65,8 +79,8 @@ final class SceneSchema
                     'properties' => [
                         'id' => self::ID, 'kind' => ['enum' => array_map(static fn (string $kind): string => $kind::key(), Registry::kinds()->strips)],
                         'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80], 'mode' => ['enum' => array_column(BlendMode::cases(), 'value')],
-                        'level' => ['type' => 'number', 'minimum' => Strip::LEAST_LEVEL, 'maximum' => Strip::MOST_LEVEL], 'amount' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100],
-                        'muted' => ['type' => 'boolean'], 'confinedTo' => self::ID, 'masks' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/mask'], 'maxItems' => 16],
+                        'level' => ['type' => 'number', 'minimum' => Unit::LEAST_LEVEL, 'maximum' => Unit::MOST_LEVEL], 'amount' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100],
+                        'muted' => ['type' => 'boolean'], 'confinedTo' => self::ID, 'source' => self::ID, 'masks' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/mask'], 'maxItems' => 16],
                         'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']], 'closed' => ['enum' => [false]],
                     ],
                     'allOf' => array_map(self::ofKind(...), Registry::kinds()->strips),
@@ -75,8 +89,26 @@ final class SceneSchema
         ];
     }
 
+    /** @return array<string, mixed> */
+    private static function stage(): array
+    {
+        $corners = ['type' => 'array', 'items' => PointValue::SCHEMA, 'minItems' => 4, 'maxItems' => 4];
+        $line = ['type' => 'array', 'items' => PointValue::SCHEMA, 'minItems' => 2, 'maxItems' => 2];
+        $number = ['type' => 'number'];
+
+        return ['type' => 'object', 'properties' => [
+            'floor' => ['type' => 'object', 'properties' => ['horizon' => $number, 'contact' => $line, 'corners' => $corners], 'anyOf' => [['required' => ['horizon', 'contact']], ['required' => ['corners']]]],
+            'walls' => ['type' => 'array', 'items' => [
+                'type' => 'object', 'required' => ['id'],
+                'properties' => ['id' => self::ID, 'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80], 'corners' => $corners, 'foot' => $line, 'height' => $number],
+                'anyOf' => [['required' => ['corners']], ['required' => ['foot', 'height']]],
+            ]],
+            'focal' => ['oneOf' => [['type' => 'null'], $number]],
+        ]];
+    }
+
     /**
-     * @param  class-string<StripKind>|class-string<MaskKind>  $kind
+     * @param  class-string<StripKind>|class-string<MaskKind>|class-string<Source>  $kind
      * @return array<string, mixed>
      */
     private static function ofKind(string $kind): array

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\ConsequenceController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\GestureController;
 use App\Http\Controllers\HealthController;
@@ -58,6 +59,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
         Route::withoutMiddleware($withoutSession)->group(function (): void {
             Route::post('picture', [PictureController::class, 'picture']);
             Route::post('contributions', [PictureController::class, 'contributions']);
+            Route::post('sources/{source}/consequence', ConsequenceController::class)->where('source', '[A-Za-z0-9_-]{1,40}');
         });
         Route::post('undo', [HistoryController::class, 'undo']);
         Route::post('redo', [HistoryController::class, 'redo']);

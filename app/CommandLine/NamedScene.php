@@ -12,8 +12,11 @@ use App\Scenes\NoPackedScene;
 use App\Scenes\PackedScene;
 use App\Scenes\SceneStore;
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Picture\PictureShelf;
+use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Registry;
+use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Scene\Scene;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
@@ -75,6 +78,12 @@ final readonly class NamedScene
 
         return new self($store->whole($row), (new StoredPictures(config()->string('aumbrel.pictures')))
             ->showing(array_map(static fn (Picture $picture): string => $picture->id, $store->pictures($row))));
+    }
+
+    /** Renders it, with what other runs have found out. */
+    public function renderer(): Renderer
+    {
+        return new Renderer(new KernelStore(self::root().'/storage/kernels'), $this->pictures, new ShapeStore(self::root().'/storage/shapes'));
     }
 
     /** The application, started: for commands that work on what is stored. */

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\CommandLine;
 
-use Aumbrel\Core\Kind\Pictured;
-use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Reading\Reading;
 use Aumbrel\Core\Reading\Readings;
 
@@ -16,14 +14,7 @@ final class ReadingsCommand implements Command
     {
         $arguments = Arguments::read($words, [], []);
         $named = NamedScene::open(count($arguments->plain) === 1 ? $arguments->plain[0] : throw new Problem('readings SCENE'));
-        $known = [];
-        foreach ($named->scene->everyStrip() as $strip) {
-            if ($strip->kind instanceof Pictured) {
-                $picture = $named->pictures->picture($strip->kind->picture());
-                $known[$strip->kind->picture()] = [$picture->width(), $picture->height(), $picture->opaque()];
-            }
-        }
-        $readings = array_map(static fn (Reading $reading): array => $reading->toArray(), (new Readings($named->scene, new Pictures($known)))->all());
+        $readings = array_map(static fn (Reading $reading): array => $reading->toArray(), (new Readings($named->scene, $named->renderer()->measures()))->all());
         echo json_encode($readings, JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), "\n";
     }
 

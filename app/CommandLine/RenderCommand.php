@@ -9,10 +9,7 @@ use App\Export\BandRenderer;
 use App\Faults\RenderStopped;
 use App\Render\Cores;
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Kernel\KernelStore;
-use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Render\Picture;
-use Aumbrel\Core\Render\Renderer;
 
 /** aumbrel render SCENE --out FILE [--scale S] [--window x,y,w,h] [--strip ID] [--until ID] [--bits 8|16] [--quality Q] */
 final class RenderCommand implements Command
@@ -51,7 +48,7 @@ final class RenderCommand implements Command
     /** @param  8|16  $bits */
     private function rows(Arguments $arguments, NamedScene $named, Window $window, int $bits, string $raw): int
     {
-        $renderer = new Renderer(new KernelStore(NamedScene::root().'/storage/kernels'), $named->pictures, new ShapeStore(NamedScene::root().'/storage/shapes'));
+        $renderer = $named->renderer();
         $strip = $arguments->text('strip');
         $until = $arguments->text('until');
         $render = static fn (Window $band): Picture => $strip === null

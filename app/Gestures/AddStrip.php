@@ -5,16 +5,23 @@ declare(strict_types=1);
 namespace App\Gestures;
 
 use App\Scenes\FlatScene;
+use Aumbrel\Core\Kind\Drawn;
+use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Registry;
+use Aumbrel\Core\Stage\SceneSource;
 
-/** A new strip of a kind, lying well in what is looked at: above another one, or on top. */
+/**
+ * A new strip of a kind: lying well in what is looked at, or along a line that was drawn from where it stands to where it aims;
+ * above another one, or on top. While there is one source it hangs on that.
+ */
 final class AddStrip extends Gesture
 {
     use Placed;
 
     public function rules(): array
     {
-        return [...self::placing(), 'above' => 'sometimes|nullable|string|max:40'];
+        return [...self::placing(), 'above' => 'sometimes|nullable|string|max:40', 'line' => 'sometimes|array|list|size:2', 'line.*' => 'array|list|size:2', 'line.*.*' => 'numeric|between:-1000000,1000000'];
     }
 
     public function label(Asked $asked): string
@@ -32,7 +39,22 @@ final class AddStrip extends Gesture
         return $scene->inserted([
             'id' => FlatScene::newId(), 'kind' => $class::key(), 'name' => $scene->freeName($class::label()),
             ...($class::family()->fadesInStops() ? ['level' => $class::placedLevel()] : []),
-            'values' => $class::placed($asked->point('centre'), $asked->number('span'), is_string($plate) ? $plate : null),
+            ...self::source($scene, $class),
+            'values' => $asked->has('line') && is_subclass_of($class, Drawn::class)
+                ? $class::drawn($asked->point('line.0'), $asked->point('line.1'), $asked->number('span'))
+                : $class::placed($asked->point('centre'), $asked->number('span'), is_string($plate) ? $plate : null),
         ], $above);
+    }
+
+    /**
+     * @param  class-string<StripKind>  $class
+     * @return array{source?: string} the only source that there is, when the kind can hang on it
+     */
+    private static function source(FlatScene $scene, string $class): array
+    {
+        $sources = $scene->sources();
+
+        return count($sources) === 1 && is_subclass_of($class, Driven::class) && in_array(SceneSource::kindOf($sources[0]['kind'] ?? null, 'kind'), $class::hangsOn(), true)
+            ? ['source' => (string) $sources[0]['id']] : [];
     }
 }

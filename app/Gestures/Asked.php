@@ -63,9 +63,12 @@ final readonly class Asked
         return is_numeric($value) ? (float) $value : throw SceneError::expected($name, 'a number', $value);
     }
 
+    /** @param  string  $name  with dots into lists */
     public function point(string $name): Point
     {
-        return Point::read(array_map(static fn (mixed $value): mixed => is_numeric($value) ? (float) $value : $value, $this->fields($name)), $name);
+        $point = data_get($this->fields, $name);
+
+        return Point::read(is_array($point) ? array_map(static fn (mixed $value): mixed => is_numeric($value) ? (float) $value : $value, $point) : $point, $name);
     }
 
     /** @return array<array-key, mixed> */

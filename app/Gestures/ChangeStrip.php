@@ -5,23 +5,30 @@ declare(strict_types=1);
 namespace App\Gestures;
 
 use App\Scenes\FlatScene;
+use App\Scenes\ScenePart;
 use App\Scenes\SceneStore;
-use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Reading\Compass;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
+use Aumbrel\Core\Scene\Footings;
 use Aumbrel\Core\Scene\Scene as Document;
 
 /**
  * Some fields of a strip. Values and masks are merged by their names; a mask's `strokes` (or one `stroke`) come behind those
- * that it has; `turn` lets it come from elsewhere. What a draft shows before it is written goes by the same.
+ * that it has; `turn` lets it come from elsewhere, `walk` lets a plate stand elsewhere. What a draft shows before it is written
+ * goes by the same. A source, the stage and the ambient are changed like strips ({@see ScenePart}).
  */
 final class ChangeStrip extends Gesture
 {
     private const REPLACED = ['name', 'mode', 'level', 'amount', 'muted'];
 
-    private const FIELDS = [...self::REPLACED, 'confinedTo', 'values', 'turn', 'masks'];
+    /** Names of other things, which null takes away. */
+    private const NAMED = ['confinedTo', 'source'];
+
+    private const FIELDS = [...self::REPLACED, ...self::NAMED, 'values', 'turn', 'at', 'walk', 'masks'];
 
     public function __construct(private readonly SceneStore $store)
     {
@@ -42,6 +49,11 @@ final class ChangeStrip extends Gesture
             "{$prefix}amount" => 'sometimes|numeric',
             "{$prefix}muted" => 'sometimes|boolean',
             "{$prefix}confinedTo" => 'sometimes|nullable|string|max:40',
+            "{$prefix}source" => 'sometimes|nullable|string|max:40',
+            "{$prefix}at" => 'sometimes|array|list|size:2',
+            "{$prefix}at.*" => 'numeric|between:-1000000,1000000',
+            "{$prefix}walk" => 'sometimes|array|list|size:2',
+            "{$prefix}walk.*" => 'numeric|between:-1000000,1000000',
             "{$prefix}values" => 'sometimes|array',
             "{$prefix}turn" => 'sometimes|array:azimuth,elevation|size:2',
             "{$prefix}turn.azimuth" => 'numeric|between:-360,360',
@@ -69,14 +81,17 @@ final class ChangeStrip extends Gesture
      */
     public static function changed(FlatScene $scene, string $id, array $change, callable $pictures): FlatScene
     {
-        $strip = $scene->strip($id);
-        $turned = isset($change['turn']) ? self::turned($scene, $id, FlatScene::fields($change['turn'], 'turn'), $pictures()) : [];
-        $strip = array_replace($strip, array_intersect_key($change, array_flip(self::REPLACED)));
-        if (array_key_exists('confinedTo', $change)) {
-            unset($strip['confinedTo']);
-            $strip += $change['confinedTo'] === null ? [] : ['confinedTo' => $change['confinedTo']];
+        if (FlatScene::isPart($id)) {
+            return ScenePart::changed($scene, $id, $change, $pictures);
         }
-        $strip['values'] = array_replace(FlatScene::fields($strip['values'] ?? []), FlatScene::fields($change['values'] ?? []), $turned);
+        $strip = $scene->strip($id);
+        $moved = isset($change['turn']) ? self::turned($scene, $id, $change['turn'], $pictures()) : (isset($change['walk']) ? self::walked($scene, $id, $change['walk'], $pictures()) : []);
+        $strip = array_replace($strip, array_intersect_key($change, array_flip(self::REPLACED)));
+        foreach (array_intersect_key($change, array_flip(self::NAMED)) as $name => $other) {
+            unset($strip[$name]);
+            $strip += $other === null ? [] : [$name => $other];
+        }
+        $strip['values'] = array_replace(FlatScene::fields($strip['values'] ?? []), FlatScene::fields($change['values'] ?? []), $moved);
         foreach (FlatScene::fields($change['masks'] ?? [], 'masks') as $mask => $part) {
             $strip['masks'] = self::withMask(FlatScene::fields($strip['masks'] ?? []), (string) $mask, FlatScene::fields($part, "masks.{$mask}"));
         }
@@ -87,15 +102,31 @@ final class ChangeStrip extends Gesture
     /**
      * What makes a light come from elsewhere, or says so of a plate.
      *
-     * @param  array<mixed>  $turn  azimuth and elevation, as the scene sees them
      * @return array<string, mixed>
      */
-    private static function turned(FlatScene $scene, string $id, array $turn, Pictures $pictures): array
+    private static function turned(FlatScene $scene, string $id, mixed $turn, Pictures $pictures): array
+    {
+        return (new Compass(Document::read($scene->toDocument(), Registry::kinds()), $pictures))->turning($id, ScenePart::bearing($turn));
+    }
+
+    /**
+     * What lets a plate stand elsewhere, at its height in space.
+     *
+     * @param  mixed  $by  how far its feet go in the picture, [x, y]
+     * @return array<string, mixed>
+     */
+    private static function walked(FlatScene $scene, string $id, mixed $by, Pictures $pictures): array
     {
         $document = Document::read($scene->toDocument(), Registry::kinds());
-        $angle = static fn (string $name): float => is_numeric($turn[$name] ?? null) ? (float) $turn[$name] : 0.0;
+        $strip = $document->find($id);
+        $feet = $strip === null ? [] : (new Footings($document, $pictures))->feet($strip);
+        if ($strip === null || ! $strip->kind instanceof Pictured || $feet === []) {
+            throw new SceneError('walk', 'only a plate of which something is there can stand elsewhere');
+        }
+        $foot = new Point(array_sum(array_column($feet, 'x')) / count($feet), array_sum(array_column($feet, 'y')) / count($feet));
+        $way = FlatScene::fields($by, 'walk');
 
-        return (new Compass($document, $pictures))->turning($document, $id, new Bearing($angle('azimuth'), $angle('elevation')));
+        return $strip->kind->walkedTo($foot, $foot->plus((float) ($way[0] ?? 0), (float) ($way[1] ?? 0)), $document->stage->camera->horizon);
     }
 
     /**

@@ -24,6 +24,7 @@ use Illuminate\Support\Carbon;
  * @property int $edits_done
  * @property int $revision
  * @property int $order_revision
+ * @property int $stage_revision
  * @property Carbon|null $deleted_at
  * @property Carbon $created_at
  * @property Carbon $updated_at
@@ -37,7 +38,7 @@ final class Scene extends Model
 
     /** @var array<string, string> */
     protected $casts = [
-        'width' => 'int', 'height' => 'int', 'white' => 'float', 'unknown' => 'array', 'edits_done' => 'int', 'revision' => 'int', 'order_revision' => 'int',
+        'width' => 'int', 'height' => 'int', 'white' => 'float', 'unknown' => 'array', 'edits_done' => 'int', 'revision' => 'int', 'order_revision' => 'int', 'stage_revision' => 'int',
     ];
 
     /** @return HasMany<Strip, $this> */

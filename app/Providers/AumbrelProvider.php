@@ -9,7 +9,9 @@ use App\Database\Connector;
 use App\Export\Exports;
 use App\Http\Passphrase;
 use App\Render\Painter;
+use App\Render\PlateBoxes;
 use App\Render\Pool\PoolClient;
+use App\Scenes\Boxes;
 use App\Scenes\GestureKey;
 use App\Scenes\PictureLibrary;
 use App\Scenes\SceneStore;
@@ -21,6 +23,8 @@ final class AumbrelProvider extends ServiceProvider
     {
         $this->app->bind('db.connector.sqlite', Connector::class);
         $this->app->singleton(GestureKey::class);
+        $this->app->bind(Boxes::class, PlateBoxes::class);
+        $this->app->bind(SceneStore::class, fn (): SceneStore => new SceneStore($this->app->make(GestureKey::class), fn (): Boxes => $this->app->make(Boxes::class)));
         $this->app->bind(Passphrase::class, fn (): Passphrase => new Passphrase((string) config('aumbrel.passphrase'), config()->string('app.key')));
         $this->app->singleton(PictureLibrary::class, fn (): PictureLibrary => new PictureLibrary(new PictureDecoder, config()->string('aumbrel.pictures')));
         $this->app->singleton(Painter::class, fn (): Painter => new Painter(config()->string('aumbrel.kernels'), config()->string('aumbrel.pictures'), config()->string('aumbrel.shapes')));

@@ -12,14 +12,16 @@ enum Study: string
     case Bearing = 'bearing';
     case Mean = 'mean';
     case Vanished = 'vanished';
+    case Box = 'box';
 
-    /** @return array<string, mixed>|string|int|null */
+    /** @return array<array-key, mixed>|string|int|null */
     public function of(PlateStudy $plate): array|string|int|null
     {
         return match ($this) {
             self::Bearing => $plate->bearing()->toArray(),
             self::Mean => $plate->mean()?->toHex(),
             self::Vanished => $plate->vanished(),
+            self::Box => $plate->box()?->toArray() ?? [],
         };
     }
 }

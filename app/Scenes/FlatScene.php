@@ -8,6 +8,7 @@ use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
+use Aumbrel\Core\Stage\SceneSource;
 use Illuminate\Support\Str;
 
 /**
@@ -93,6 +94,67 @@ final readonly class FlatScene
         );
     }
 
+    /** The things of a scene that are no strips, as they are named beside these. */
+    public const STAGE = 'scene:stage';
+
+    public const AMBIENT = 'scene:ambient';
+
+    /** Whether a name is that of a source, the stage or the ambient. */
+    public static function isPart(string $name): bool
+    {
+        return str_contains($name, ':');
+    }
+
+    /**
+     * A source, the stage or the ambient.
+     *
+     * @return array<mixed>
+     *
+     * @throws SceneError when there is none of that name
+     */
+    public function part(string $name): array
+    {
+        if ($name === self::STAGE || $name === self::AMBIENT) {
+            return self::fields($this->scene[substr($name, 6)] ?? []);
+        }
+        foreach ($this->sources() as $source) {
+            if (SceneSource::NAMED.$source['id'] === $name) {
+                return $source;
+            }
+        }
+        throw new SceneError('source', "there is no \"{$name}\" in this scene");
+    }
+
+    /** @return list<array<mixed>> */
+    public function sources(): array
+    {
+        return array_map(static fn (mixed $source): array => self::fields($source, 'sources'), array_values(self::fields($this->scene['sources'] ?? [], 'sources')));
+    }
+
+    /**
+     * With another source, stage or ambient; a source that is not there yet comes last, null takes it away.
+     *
+     * @param  array<mixed>|null  $fields
+     */
+    public function withPart(string $name, ?array $fields): self
+    {
+        if ($name === self::STAGE || $name === self::AMBIENT) {
+            return $this->with(['scene' => [substr($name, 6) => $fields]]);
+        }
+        $sources = [];
+        $isIn = false;
+        foreach ($this->sources() as $source) {
+            if (SceneSource::NAMED.$source['id'] !== $name) {
+                $sources[] = $source;
+            } elseif ($fields !== null) {
+                $sources[] = $fields;
+            }
+            $isIn = $isIn || SceneSource::NAMED.$source['id'] === $name;
+        }
+
+        return $this->with(['scene' => ['sources' => $isIn || $fields === null ? $sources : [...$sources, $fields]]]);
+    }
+
     /**
      * @return array<string, mixed>
      *
@@ -145,7 +207,7 @@ final readonly class FlatScene
     }
 
     /**
-     * With other values of one strip.
+     * With other values of one strip, or of a source.
      *
      * @param  array<array-key, mixed>  $values
      *
@@ -153,6 +215,11 @@ final readonly class FlatScene
      */
     public function withValues(string $id, array $values): self
     {
+        if (self::isPart($id)) {
+            $part = $this->part($id);
+
+            return $this->withPart($id, array_replace($part, ['values' => array_replace(self::fields($part['values'] ?? []), $values)]));
+        }
         $strip = $this->strip($id);
 
         return $this->with(['strips' => [$id => array_replace($strip, ['values' => array_replace(self::fields($strip['values'] ?? []), $values)])]]);
@@ -163,10 +230,10 @@ final readonly class FlatScene
         return Str::lower(Str::random(12));
     }
 
-    /** A name that no strip has yet: the wanted one, or one with a number behind it. */
+    /** A name that no strip and no source has yet: the wanted one, or one with a number behind it. */
     public function freeName(string $wanted): string
     {
-        $taken = array_column($this->strips, 'name');
+        $taken = [...array_column($this->strips, 'name'), ...array_column($this->sources(), 'name')];
         $stem = (string) preg_replace('/ \d+$/D', '', $wanted);
         for ($name = $wanted, $k = 2; in_array($name, $taken, true); $k++) {
             $name = mb_substr($stem, 0, 74)." {$k}";

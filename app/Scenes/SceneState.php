@@ -7,13 +7,17 @@ namespace App\Scenes;
 use App\Models\Picture;
 use App\Models\Scene;
 use App\Models\Strip as StripRow;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Reading\Reading;
 use Aumbrel\Core\Reading\Readings;
+use Aumbrel\Core\Scene\Hanging;
 use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Scene\Scene as Document;
 use Aumbrel\Core\Scene\Strip;
+use Aumbrel\Core\Stage\SceneSource;
 
 /** What the interface is told of a scene. */
 final readonly class SceneState
@@ -30,7 +34,8 @@ final readonly class SceneState
         $undo = $scene->edits()->where('position', $scene->edits_done)->value('label');
         $redo = $scene->edits()->where('position', $scene->edits_done + 1)->value('label');
         $stored = $this->store->pictures($scene);
-        $known = SceneStore::knownOf($stored);
+        $known = $this->store->known($scene, $stored);
+        $hanging = new Hanging($document, $known);
 
         return [
             'id' => $scene->id,
@@ -40,7 +45,11 @@ final readonly class SceneState
             'white' => $scene->white,
             'revision' => $scene->revision,
             'orderRevision' => $scene->order_revision,
-            'strips' => array_map(fn (Strip $strip): array => $this->strip($strip, $revisions, $known), $document->strips),
+            'stageRevision' => $scene->stage_revision,
+            'stage' => [...$document->stage->toArray(), 'lines' => $document->stage->lines()],
+            'ambient' => $document->ambient->toArray(),
+            'sources' => array_map(static fn (SceneSource $source): array => self::source($source, $document), $document->sources),
+            'strips' => array_map(fn (Strip $strip): array => $this->strip($strip, $revisions, $known, $hanging), $document->strips),
             'pictures' => (object) array_map(static fn (Picture $picture): array => ['width' => $picture->width, 'height' => $picture->height, 'opaque' => $picture->opaque], $stored),
             'undo' => $undo,
             'redo' => $redo,
@@ -74,16 +83,47 @@ final readonly class SceneState
      * @param  array<string, int>  $revisions
      * @return array<string, mixed>
      */
-    private function strip(Strip $strip, array $revisions, Pictures $pictures): array
+    private function strip(Strip $strip, array $revisions, Pictures $pictures, Hanging $hanging): array
     {
         return [
             ...$strip->toArray(),
             'masks' => array_map(static fn (MaskEntry $mask): array => [...$mask->toArray(), 'problem' => $mask->mask->problem()], $strip->masks),
             'family' => $strip->kind::family()->value,
             'revision' => $revisions[$strip->id] ?? 0,
-            'outlines' => (object) $strip->kind->outlines(),
-            ...($strip->kind instanceof Pictured ? ['maps' => self::maps($strip->kind, $pictures)] : []),
-            ...($strip->isGroup() ? ['strips' => array_map(fn (Strip $inside): array => $this->strip($inside, $revisions, $pictures), $strip->strips)] : []),
+            ...self::shown($strip, $hanging),
+            ...($strip->kind instanceof Pictured ? ['maps' => self::maps($strip->kind, $pictures), ...self::standing($strip, $hanging)] : []),
+            ...($strip->isGroup() ? ['strips' => array_map(fn (Strip $inside): array => $this->strip($inside, $revisions, $pictures, $hanging), $strip->strips)] : []),
+        ];
+    }
+
+    /**
+     * What handles go by: the lines of a strip, and the values that its source gives it.
+     *
+     * @return array{outlines: object, inForce: object, atLimit: bool}
+     */
+    public static function shown(Strip $strip, Hanging $hanging): array
+    {
+        $drive = $hanging->drive($strip);
+        $kind = $drive !== null && $strip->kind instanceof Driven ? $strip->kind->driven($drive, $strip->values) : $strip->kind;
+
+        return [
+            'outlines' => (object) $kind->outlines($hanging->scene->stage), 'inForce' => (object) $hanging->inForce($strip),
+            'atLimit' => $drive !== null && Hanging::isClamped($strip, $drive),
+        ];
+    }
+
+    /** @return array<string, mixed> where a source is seen */
+    private static function source(SceneSource $source, Document $document): array
+    {
+        return [...$source->toArray(), 'seenAt' => $source->kind->seenAt($document->stage->camera)?->toArray()];
+    }
+
+    /** @return array<string, mixed> how a plate is in the scene, and its feet */
+    private static function standing(Strip $plate, Hanging $hanging): array
+    {
+        return [
+            'stance' => $hanging->footings->stance($plate)->value,
+            'standsOn' => array_map(static fn (Point $foot): array => $foot->toArray(), $hanging->footings->feet($plate)),
         ];
     }
 

@@ -9,19 +9,28 @@ use App\Models\Picture;
 use App\Models\Scene;
 use App\Models\Strip;
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
+use Closure;
 use Illuminate\Support\Facades\DB;
 
 /** Scenes in the database: read as documents, changed by edits that can be undone. */
 final class SceneStore
 {
+    /** What belongs to the stage. */
+    private const STAGE = ['stage' => true, 'ambient' => true, 'sources' => true];
+
     /** Edits that are kept; older ones can no longer be undone. */
     private const MOST_EDITS = 1000;
 
-    public function __construct(private readonly GestureKey $gesture)
+    /** @var array<string, array<array-key, Bounds|null>> by scene and revision */
+    private array $boxes = [];
+
+    /** @param  Closure(): Boxes  $boxesOf  asked for when it is needed: who finds boxes reads scenes itself */
+    public function __construct(private readonly GestureKey $gesture, private readonly Closure $boxesOf)
     {
     }
 
@@ -48,7 +57,7 @@ final class SceneStore
     {
         return DB::transaction(function () use ($document, $pictures): Scene {
             $flat = FlatScene::fromDocument($document->toArray());
-            $scene = new Scene(['revision' => 1, 'order_revision' => 1, 'edits_done' => 0]);
+            $scene = new Scene(['revision' => 1, 'order_revision' => 1, 'stage_revision' => 1, 'edits_done' => 0]);
             $this->fill($scene, $flat->scene);
             $scene->save();
             $this->addPictures($scene, $pictures);
@@ -146,16 +155,17 @@ final class SceneStore
         return array_map(static fn (Picture $picture): array => [$picture->width, $picture->height], $this->pictures($scene));
     }
 
-    /** What is known of the scene's pictures. */
-    public function known(Scene $scene): Pictures
+    /**
+     * What is known of the scene's pictures, and where on them something is, as they are cut out by what is written.
+     *
+     * @param  array<string, Picture>|null  $pictures  when they have been read
+     */
+    public function known(Scene $scene, ?array $pictures = null): Pictures
     {
-        return self::knownOf($this->pictures($scene));
-    }
+        $sizes = array_map(static fn (Picture $picture): array => [$picture->width, $picture->height, $picture->opaque], $pictures ?? $this->pictures($scene));
+        $boxes = $this->boxes["{$scene->id} {$scene->revision}"] ??= $scene->exists ? ($this->boxesOf)()->of($scene, $this->flat($scene)) : [];
 
-    /** @param  array<string, Picture>  $pictures  by name in the scene */
-    public static function knownOf(array $pictures): Pictures
-    {
-        return new Pictures(array_map(static fn (Picture $picture): array => [$picture->width, $picture->height, $picture->opaque], $pictures));
+        return new Pictures($sizes, $boxes);
     }
 
     /** @return array<string, Picture> by name in the scene */
@@ -209,6 +219,9 @@ final class SceneStore
         $scene->revision++;
         if ($before->order !== $after->order) {
             $scene->order_revision = $scene->revision;
+        }
+        if (array_intersect_key($before->scene, self::STAGE) !== array_intersect_key($after->scene, self::STAGE)) {
+            $scene->stage_revision = $scene->revision;
         }
         $scene->save();
         $this->writeStrips($scene, $before, $after);
@@ -268,6 +281,11 @@ final class SceneStore
             throw new SceneChanged;
         }
         foreach ($seen->strips as $id => $revision) {
+            if (FlatScene::isPart((string) $id)) {
+                $revision < $scene->stage_revision ? throw new SceneChanged : null;
+
+                continue;
+            }
             $strip = $scene->strips()->where('key', (string) $id)->first();
             if ($strip === null) {
                 throw new StripChanged((string) $id, (string) $id);

@@ -9,6 +9,7 @@ use Aumbrel\Core\Grade\Base;
 use Aumbrel\Core\Kind\Kinds;
 use Aumbrel\Core\Light\Rim;
 use Aumbrel\Core\Light\Spot;
+use Aumbrel\Core\Light\SpotOnto;
 use Aumbrel\Core\Light\Wash;
 use Aumbrel\Core\Mask\ColourArea;
 use Aumbrel\Core\Mask\LinearMask;
@@ -28,6 +29,7 @@ final class Registry
             strips: [
                 Plate::class,
                 Spot::class,
+                SpotOnto::class,
                 Rim::class,
                 Wash::class,
                 Fill::class,

@@ -178,7 +178,7 @@ it('is on the compass, seen from its plate, and turns when it is told to', funct
     ]);
     $readings = new Readings($scene, new Pictures(['disc' => [120, 120, false]]));
     $sight = $readings->compass->sights[1];
-    expect($sight->strip)->toBe('rim')->and($sight->bearing->azimuth)->toBe(20.0)->and($sight->bearing->elevation)->toBe(-30.0)->and($sight->of)->toBe('disc')->and($sight->seenFrom->toArray())->toBe([100.0, 80.0]);
+    expect($sight->strip)->toBe('rim')->and($sight->bearing->azimuth)->toBe(20.0)->and($sight->bearing->elevation)->toBe(-30.0)->and($sight->of)->toBe('disc')->and($sight->from->middle->toArray())->toBe([100.0, 80.0]);
     // the plate is lit from the left, the rim comes from the right: it is said, and the light can be turned
     $mend = collect($readings->all()[0]->mends)->firstWhere('key', 'turn the light');
     expect($mend->values)->toBe(['azimuth' => 170.0, 'elevation' => 10.0]);

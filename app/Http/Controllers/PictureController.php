@@ -20,6 +20,7 @@ use App\Scenes\SceneStore;
 use App\Scenes\StrokeShelf;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
+use Aumbrel\Core\Scene\Hanging;
 use Aumbrel\Core\Scene\Scene as Document;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -62,12 +63,22 @@ final class PictureController
             return ['outlines' => (object) []];
         }
         $document = Document::read($flat->toDocument(), Registry::kinds());
-        $outlines = [];
-        foreach ($strips as $id) {
-            $outlines[$id] = (object) ($document->find($id)?->kind->outlines() ?? []);
+        $known = $this->store->known($scene);
+        $hanging = new Hanging($document, $known);
+        $shown = [];
+        foreach ($document->everyStrip() as $strip) {
+            // the stage and the sources move what lies on them
+            if (in_array($strip->id, $strips, true) || array_filter($strips, FlatScene::isPart(...)) !== []) {
+                $shown[$strip->id] = SceneState::shown($strip, $hanging);
+            }
         }
 
-        return ['outlines' => (object) $outlines, ...SceneState::noticed($document, $this->store->known($scene))];
+        return [
+            'outlines' => (object) array_map(static fn (array $lines): object => $lines['outlines'], $shown),
+            'inForce' => (object) array_map(static fn (array $lines): object => $lines['inForce'], $shown),
+            'stage' => in_array(FlatScene::STAGE, $strips, true) ? $document->stage->lines() : null,
+            ...SceneState::noticed($document, $known),
+        ];
     }
 
     public function contributions(Scene $scene): AnyResponse

@@ -10,15 +10,19 @@ use Aumbrel\Core\Kind\Amount;
 use Aumbrel\Core\Kind\Everywhere;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Layer;
+use Aumbrel\Core\Kind\Placed;
 use Aumbrel\Core\Kind\Plain;
+use Aumbrel\Core\Kind\Proposal;
+use Aumbrel\Core\Kind\Proposes;
 use Aumbrel\Core\Kind\Site;
-use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Value\Values;
 
 /** The base exposure of everything below: under or over, drained, with lowered whites and raised blacks. */
-final readonly class Base implements StripKind
+final readonly class Base implements Proposes
 {
     use Plain;
+
+    private const ROOM_STOPS = -1.5;
 
     public function __construct(public BaseTone $tone)
     {
@@ -58,6 +62,13 @@ final readonly class Base implements StripKind
     public static function placed(Point $centre, float $span, ?string $plate = null): array
     {
         return ['exposure' => -2, 'drained' => 40];
+    }
+
+    /** Before a lamp is lit, its room lies a stop and a half lower. */
+    public static function proposals(Placed $placed): array
+    {
+        return $placed->source->kind->place($placed->stage->camera) === null ? []
+            : [new Proposal('room', 'Room lowered', self::class, ['exposure' => self::ROOM_STOPS], order: -100)];
     }
 
     public function defaultMode(): BlendMode

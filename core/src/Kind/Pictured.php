@@ -9,6 +9,7 @@ use Aumbrel\Core\Bearing\FoundBearing;
 use Aumbrel\Core\CutOut\CutMask;
 use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Geometry\Placement;
+use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Seen\SeenPlate;
@@ -35,6 +36,21 @@ interface Pictured extends StripKind
      * @param  list<CutMask>  $masks  those that lie on it
      */
     public function outline(PictureSource $picture, array $masks): ?PlateOutline;
+
+    /** How it is in the scene; null when that was not said, and is guessed from how it looks. */
+    public function stance(): ?Stance;
+
+    /** @return list<Point> the feet that were marked, in its picture's pixels */
+    public function feet(): array;
+
+    /**
+     * The values that let it stand with its feet elsewhere, at the same height in space: it grows toward the viewer.
+     *
+     * @param  Point  $feet  the middle of its feet, in the scene
+     * @param  float|null  $horizon  the scene's; without one it keeps its size
+     * @return array<string, mixed>
+     */
+    public function walkedTo(Point $feet, Point $to, ?float $horizon): array;
 
     /** How its bearing was found, in its own picture; null when it is not known. */
     public function found(): ?FoundBearing;

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Stage\Stage;
 
 /** What most kinds of strip have in common: every mode goes, nothing is missing, no lines, no values of their own place. */
 trait Plain
@@ -29,7 +30,7 @@ trait Plain
         return null;
     }
 
-    public function outlines(): array
+    public function outlines(Stage $stage): array
     {
         return [];
     }

@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Kind;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Stage\Stage;
 use Aumbrel\Core\Value\Parameter;
 use Aumbrel\Core\Value\Values;
 
@@ -68,5 +69,5 @@ interface StripKind
      *
      * @return array<string, list<array{float, float}>> by name
      */
-    public function outlines(): array;
+    public function outlines(Stage $stage): array;
 }

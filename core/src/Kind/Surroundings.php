@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Stage\Stage;
 
 /** What a strip can know of itself on the desk and of the other strips without anything being rendered. */
 interface Surroundings
@@ -19,6 +20,9 @@ interface Surroundings
 
     /** Kelvin of the light that the scene shows as white. */
     public function white(): float;
+
+    /** Floor, walls and camera of the scene. */
+    public function stage(): Stage;
 
     /** A plate of the scene; null when there is none of that id. */
     public function plate(string $id): ?Pictured;

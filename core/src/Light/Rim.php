@@ -9,14 +9,24 @@ use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\LightColour;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Directed;
+use Aumbrel\Core\Kind\Drive;
+use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Kind\DrivenByValues;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Level;
 use Aumbrel\Core\Kind\OneColour;
+use Aumbrel\Core\Kind\Placed;
+use Aumbrel\Core\Kind\PlacedPlate;
 use Aumbrel\Core\Kind\Plain;
+use Aumbrel\Core\Kind\Proposal;
+use Aumbrel\Core\Kind\Proposes;
 use Aumbrel\Core\Kind\Site;
-use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Kind\Surroundings;
+use Aumbrel\Core\Stage\Footing;
+use Aumbrel\Core\Stage\Lamp;
+use Aumbrel\Core\Stage\Stage;
+use Aumbrel\Core\Stage\Sun;
 use Aumbrel\Core\Value\LightColourValue;
 use Aumbrel\Core\Value\NumberValue;
 use Aumbrel\Core\Value\PlateValue;
@@ -29,9 +39,13 @@ use Aumbrel\Core\Value\Values;
  * facing = clamp(c cos e + k, 0, 1), c the share of the outward normal toward the light, k = wrap + max(0, -sin e): light from
  * behind comes round the edge.
  */
-final readonly class Rim implements Directed, StripKind
+final readonly class Rim implements Directed, Driven, Proposes
 {
+    use DrivenByValues;
     use Plain;
+
+    /** The width of a new one, of the plate's shorter side. */
+    private const OF_SIZE = 0.035;
 
     /**
      * @param  string|null  $of  the plate along whose edge it lies
@@ -93,6 +107,15 @@ final readonly class Rim implements Directed, StripKind
         return ['of' => $plate, 'width' => max(2.0, round($span * 0.012, 1))];
     }
 
+    /** One on each plate that is cut out; its width follows from the plate's size. */
+    public static function proposals(Placed $placed): array
+    {
+        return array_map(static fn (PlacedPlate $plate): Proposal => new Proposal(
+            "rim {$plate->id}", "Rim on {$plate->name}", self::class, ['of' => $plate->id, 'width' => round(max(1.0, self::OF_SIZE * $plate->size), 1)],
+            self::placedLevel(), order: 100,
+        ), $placed->subjects());
+    }
+
     /** On a lit plate a rim is seen from about two stops over it on (common practice, no source). */
     public static function placedLevel(): float
     {
@@ -126,6 +149,18 @@ final readonly class Rim implements Directed, StripKind
         };
     }
 
+    public static function hangsOn(): array
+    {
+        return [Lamp::class, Sun::class];
+    }
+
+    public function inForce(Drive $drive): array
+    {
+        $bearing = $drive->bearing();
+
+        return ['azimuth' => $bearing->azimuth, 'elevation' => $bearing->elevation, 'colour' => $drive->source->kind->colour()->toArray()];
+    }
+
     public function lights(): ?string
     {
         return $this->of;
@@ -136,12 +171,12 @@ final readonly class Rim implements Directed, StripKind
         return null;
     }
 
-    public function bearingFrom(Point $place): Bearing
+    public function bearingFrom(Footing $from, Stage $stage): Bearing
     {
         return $this->bearing;
     }
 
-    public function turnedTo(Bearing $bearing, Point $place): array
+    public function turnedTo(Bearing $bearing, Footing $from, Stage $stage): array
     {
         return ['azimuth' => round($bearing->azimuth, 1), 'elevation' => round($bearing->elevation, 1)];
     }

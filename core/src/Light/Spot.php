@@ -13,6 +13,10 @@ use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Directed;
+use Aumbrel\Core\Kind\Drawn;
+use Aumbrel\Core\Kind\Drive;
+use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Kind\DrivenByValues;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\Layer;
@@ -20,7 +24,9 @@ use Aumbrel\Core\Kind\Level;
 use Aumbrel\Core\Kind\OneColour;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
-use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Stage\Footing;
+use Aumbrel\Core\Stage\Lamp;
+use Aumbrel\Core\Stage\Stage;
 use Aumbrel\Core\Value\ChoiceValue;
 use Aumbrel\Core\Value\LightColourValue;
 use Aumbrel\Core\Value\NumberValue;
@@ -34,11 +40,15 @@ use Aumbrel\Core\Value\Values;
  *
  * Shape = angular law of the angle at the origin x reach law of the distance from it.
  */
-final readonly class Spot implements Directed, Extent, Field, StripKind
+final readonly class Spot implements Directed, Drawn, Driven, Extent, Field
 {
+    use DrivenByValues;
     use Plain;
 
     private const SHORTEST = 1e-3;
+
+    /** How much further than its target the light of a new one goes. */
+    private const PAST = 1.2;
 
     public AngularLaw $law;
 
@@ -113,6 +123,15 @@ final readonly class Spot implements Directed, Extent, Field, StripKind
         ];
     }
 
+    /** Its reach goes a little past where it aims. */
+    public static function drawn(Point $from, Point $to, float $span): array
+    {
+        return [
+            'origin' => [round($from->x), round($from->y)], 'target' => [round($to->x), round($to->y)],
+            'reach' => round(max(1.0, self::PAST * $from->distanceTo($to))),
+        ];
+    }
+
     public function defaultMode(): BlendMode
     {
         return BlendMode::Airlight;
@@ -136,6 +155,21 @@ final readonly class Spot implements Directed, Extent, Field, StripKind
         return [new Layer($site->mode(), $field, OneColour::ofLight($colour), new Level($site->level()))];
     }
 
+    public static function hangsOn(): array
+    {
+        return [Lamp::class];
+    }
+
+    /** It begins where the lamp is seen, or would be if it stood on the picture. */
+    public function inForce(Drive $drive): array
+    {
+        $camera = $drive->stage->camera;
+        $place = $drive->source->kind->place($camera) ?? $camera->eye();
+        $seen = $drive->source->kind->seenAt($camera) ?? new Point($place->x + $camera->column, $camera->eyeRow() - $place->y);
+
+        return ['origin' => $seen->toArray(), 'elevation' => $drive->bearing()->elevation, 'colour' => $drive->source->kind->colour()->toArray()];
+    }
+
     public function lights(): ?string
     {
         return null;
@@ -147,16 +181,16 @@ final readonly class Spot implements Directed, Extent, Field, StripKind
     }
 
     /** It lies in the picture; how far toward the viewer it is meant to stand is its own value. */
-    public function bearingFrom(Point $place): Bearing
+    public function bearingFrom(Footing $from, Stage $stage): Bearing
     {
-        $way = $this->wayFrom($place);
+        $way = $this->wayFrom($from->middle);
 
         return new Bearing(rad2deg(atan2(-($this->origin->y - $way->y), $this->origin->x - $way->x)), $this->elevation);
     }
 
-    public function turnedTo(Bearing $bearing, Point $place): array
+    public function turnedTo(Bearing $bearing, Footing $from, Stage $stage): array
     {
-        $way = $this->wayFrom($place);
+        $way = $this->wayFrom($from->middle);
         $length = $this->origin->distanceTo($way);
         $azimuth = deg2rad($bearing->azimuth);
         $origin = $way->plus($length * cos($azimuth), -$length * sin($azimuth));
@@ -320,7 +354,7 @@ final readonly class Spot implements Directed, Extent, Field, StripKind
             $this->reachLaw->value, $this->reach ?? '-', $this->size ?? '-']);
     }
 
-    public function outlines(): array
+    public function outlines(Stage $stage): array
     {
         return [
             'beam' => $this->fan($this->law->beam / 2),

@@ -14,6 +14,7 @@ use Aumbrel\Core\CutOut\CutPlane;
 use Aumbrel\Core\CutOut\Edge;
 use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Geometry\Corners;
+use Aumbrel\Core\Geometry\Feet;
 use Aumbrel\Core\Geometry\Line;
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Point;
@@ -26,15 +27,19 @@ use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\Stance;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Seen\PlatePlane;
 use Aumbrel\Core\Seen\SeenPlate;
 use Aumbrel\Core\Value\BearingValue;
+use Aumbrel\Core\Value\ChoiceValue;
 use Aumbrel\Core\Value\CornersValue;
+use Aumbrel\Core\Value\FeetValue;
 use Aumbrel\Core\Value\LineValue;
 use Aumbrel\Core\Value\NumberValue;
 use Aumbrel\Core\Value\PictureValue;
 use Aumbrel\Core\Value\PointValue;
+use Aumbrel\Core\Value\SurfaceValue;
 use Aumbrel\Core\Value\ToggleValue;
 use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
@@ -43,6 +48,10 @@ use Aumbrel\Core\Value\Values;
 final readonly class Plate implements Pictured
 {
     use Plain;
+
+    private const LEAST_SCALE = 0.005;
+
+    private const MOST_SCALE = 64.0;
 
     /** @param  array<string, mixed>  $own  all its values, as they stand in JSON */
     private function __construct(
@@ -53,6 +62,8 @@ final readonly class Plate implements Pictured
         public Edge $edge,
         public ?Line $horizon,
         private ?FoundBearing $bearing,
+        private ?Stance $stance,
+        private ?Feet $feet,
         private array $own,
     ) {
     }
@@ -82,11 +93,15 @@ final readonly class Plate implements Pictured
         return [
             PictureValue::named('picture', 'Picture', 'plate'),
             PointValue::named('place', 'Place', 'placing', new Point(0, 0)),
-            NumberValue::named('scale', 'Scale', 'placing', Unit::Factor, 0.005, 64, 1, 0.005),
+            NumberValue::named('scale', 'Scale', 'placing', Unit::Factor, self::LEAST_SCALE, self::MOST_SCALE, 1, 0.005),
             NumberValue::named('turn', 'Turn', 'placing', Unit::Degrees, -360, 360, 0),
             ToggleValue::named('mirrored', 'Mirrored', 'placing'),
             PointValue::named('pivot', 'Pivot', 'placing', new Point(0, 0)),
             CornersValue::optional('fit', 'Perspective', 'placing', 'straight on'),
+            ChoiceValue::optional('stance', 'Stance', 'placing', array_column(Stance::cases(), 'value'), 'as it looks'),
+            FeetValue::optional('feet', 'Feet', 'placing', 'its lower edge')->shownWhen('stance', ['', Stance::Stands->value]),
+            SurfaceValue::wall('wall', 'On', 'placing', 'any wall behind it')->shownWhen('stance', [Stance::Hangs->value]),
+            NumberValue::named('gap', 'Gap', 'placing', Unit::Pixels, 0, 100000, 10, 1)->shownWhen('stance', [Stance::Hangs->value]),
             LineValue::optional('horizon', 'Horizon', 'placing', 'not drawn'),
             ...BaseTone::parameters(),
             ...Edge::parameters(),
@@ -98,7 +113,8 @@ final readonly class Plate implements Pictured
     {
         return new self($values->text('picture'), new Placement(
             $values->object('place', Point::class), $values->object('pivot', Point::class), $values->number('scale'), $values->number('turn'), $values->toggle('mirrored'),
-        ), $values->optional('fit', Corners::class), BaseTone::from($values), Edge::from($values), $values->optional('horizon', Line::class), $values->optional('bearing', FoundBearing::class), $values->toArray());
+        ), $values->optional('fit', Corners::class), BaseTone::from($values), Edge::from($values), $values->optional('horizon', Line::class), $values->optional('bearing', FoundBearing::class),
+            Stance::tryFrom($values->optionalText('stance') ?? ''), $values->optional('feet', Feet::class), $values->toArray());
     }
 
     public function picture(): string
@@ -109,6 +125,26 @@ final readonly class Plate implements Pictured
     public function found(): ?FoundBearing
     {
         return $this->bearing;
+    }
+
+    public function stance(): ?Stance
+    {
+        return $this->stance;
+    }
+
+    public function feet(): array
+    {
+        return $this->feet->points ?? [];
+    }
+
+    public function walkedTo(Point $feet, Point $to, ?float $horizon): array
+    {
+        $nearer = $horizon === null || $feet->y < $horizon + 1 ? 1.0 : max(1.0, $to->y - $horizon) / ($feet->y - $horizon);
+        $place = $this->placement->place;
+        $scale = max(self::LEAST_SCALE, min(self::MOST_SCALE, $this->placement->scale * $nearer));
+        $nearer = $scale / $this->placement->scale;
+
+        return ['place' => [round($to->x + ($place->x - $feet->x) * $nearer, 2), round($to->y + ($place->y - $feet->y) * $nearer, 2)], 'scale' => $scale];
     }
 
     public function placement(int $width, int $height): Placement

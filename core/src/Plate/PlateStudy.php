@@ -12,8 +12,10 @@ use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\CutOut\CutMask;
 use Aumbrel\Core\CutOut\CutMasks;
 use Aumbrel\Core\CutOut\Edge;
+use Aumbrel\Core\CutOut\OutlineBounds;
 use Aumbrel\Core\CutOut\Pieces;
 use Aumbrel\Core\CutOut\WholeShape;
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Picture\Halving;
@@ -67,6 +69,12 @@ final readonly class PlateStudy
         $before = $this->planes->numbers($whole);
 
         return Pieces::vanished($before, Edge::grown($before, $columns, $rows, $this->edge->grow * $whole->scale()), $columns, $rows);
+    }
+
+    /** Where on its picture something is; null when nothing is left of it. */
+    public function box(): ?Bounds
+    {
+        return OutlineBounds::of($this->planes, $this->picture, $this->masks);
     }
 
     /** The plate's own pixels, cut out. */

@@ -5,40 +5,52 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Reading;
 
 use Aumbrel\Core\Bearing\Bearing;
+use Aumbrel\Core\Color\LightColour;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Directed;
 use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Scene\Footings;
+use Aumbrel\Core\Scene\Hanging;
+use Aumbrel\Core\Scene\Measures;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
+use Aumbrel\Core\Stage\Footing;
+use Aumbrel\Core\Stage\SceneSource;
 
-/** Where the light of every plate and of every light comes from, and who disagrees with whom. */
+/** Where the light of every plate, of every light and of every source comes from, and who disagrees with whom. */
 final readonly class Compass
 {
-    /** @var list<Sight> plates, back to front, then lights */
+    /** @var list<Sight> plates, back to front, then lights, then sources */
     public array $sights;
 
     /** @var list<Disagreement> every pair that is compared, whether it is said or not */
     public array $pairs;
 
-    public function __construct(Scene $scene, private Pictures $pictures)
+    private Footings $footings;
+
+    public function __construct(private Scene $scene, private Measures $measures)
     {
+        $hanging = new Hanging($scene, $measures);
+        $this->footings = $hanging->footings;
         $plates = $lights = [];
-        $all = array_values(array_filter($scene->everyStrip(), static fn (Strip $strip): bool => ! $strip->muted));
+        $all = array_values(array_filter($hanging->resolved()->everyStrip(), static fn (Strip $strip): bool => ! $strip->muted));
         foreach ($all as $strip) {
             $bearing = $strip->kind instanceof Pictured ? $strip->kind->bearing() : null;
             $found = $strip->kind instanceof Pictured ? $strip->kind->found() : null;
             if ($strip->kind instanceof Pictured && $bearing !== null && $found !== null) {
-                $plates[$strip->id] = new Sight($strip->id, $strip->name, false, $bearing, $found->spread, $found->confidence, $this->middle($strip->kind), by: $found->method->value);
+                $plates[$strip->id] = new Sight($strip->id, $strip->name, false, $bearing, $found->spread, $found->confidence, $this->footings->of($strip->id), by: $found->method->value);
             }
         }
         foreach ($all as $strip) {
-            $sight = $strip->kind instanceof Directed ? $this->light($scene, $strip, $strip->kind, $all, $plates) : null;
+            $sight = $strip->kind instanceof Directed ? $this->light($strip, $strip->kind, $all, $plates) : null;
             if ($sight !== null) {
                 $lights[] = $sight;
             }
         }
-        $this->sights = [...array_values($plates), ...$lights];
+        $from = $plates === [] ? $this->subject($all) : array_key_last($plates);
+        $sources = array_map(fn (SceneSource $source): Sight => $this->source($source, $from === null ? null : (string) $from), $scene->sources);
+        $this->sights = [...array_values($plates), ...$lights, ...$sources];
         $this->pairs = self::pairs($plates, $lights);
     }
 
@@ -49,18 +61,36 @@ final readonly class Compass
      *
      * @throws SceneError when it is neither, or a light without a place to be seen from
      */
-    public function turning(Scene $scene, string $id, Bearing $bearing): array
+    public function turning(string $id, Bearing $bearing): array
     {
-        $strip = $scene->find($id) ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+        $strip = $this->scene->find($id) ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
         if ($strip->kind instanceof Pictured) {
             return $strip->kind->litFrom($bearing);
         }
-        $from = $this->sight($id)->seenFrom ?? ($strip->kind instanceof Directed ? $strip->kind->aim() : null);
+        if ($strip->source !== null) {
+            throw new SceneError('turn', "{$strip->name} hangs on a source: turn that, or let it go");
+        }
+        $aim = $strip->kind instanceof Directed ? $strip->kind->aim() : null;
+        $from = $this->sight($id)->from ?? ($aim === null ? null : new Footing($aim));
         if (! $strip->kind instanceof Directed || $from === null) {
             throw new SceneError('turn', "{$strip->name} comes from nowhere that could be turned");
         }
 
-        return $strip->kind->turnedTo($bearing, $from);
+        return $strip->kind->turnedTo($bearing, $from, $this->scene->stage);
+    }
+
+    /**
+     * The values that let a source's light come from elsewhere, as the compass sees it.
+     *
+     * @return array<string, mixed>
+     */
+    public function turningSource(SceneSource $source, Bearing $bearing, ?Footing $from = null): array
+    {
+        foreach ($this->sights as $sight) {
+            $from ??= $sight->strip === SceneSource::NAMED.$source->id ? $sight->from : null;
+        }
+
+        return $source->kind->turnedTo($bearing, $from ?? $this->footings->of(null), $this->scene->stage->camera);
     }
 
     public function sight(string $strip): ?Sight
@@ -81,16 +111,16 @@ final readonly class Compass
      * @param  list<Strip>  $all
      * @param  array<string, Sight>  $known
      */
-    private function light(Scene $scene, Strip $strip, Directed $light, array $all, array $known): ?Sight
+    private function light(Strip $strip, Directed $light, array $all, array $known): ?Sight
     {
         $aim = $light->aim();
         $named = $light->lights() ?? $strip->confinedTo;
-        $plate = $named !== null ? $scene->find($named) : ($aim === null ? null : $this->aimedAt($aim, $all, $known));
+        $plate = $named !== null ? $this->scene->find($named) : ($aim === null ? null : $this->aimedAt($aim, $all, $known));
         $isSeenFromPlate = $plate !== null && $plate->kind instanceof Pictured && ($aim === null || $this->isSubject($plate, $all));
-        $place = $isSeenFromPlate ? $this->middle($plate->kind) : $aim;
+        $from = $isSeenFromPlate ? $this->footings->of($plate->id) : ($aim === null ? null : new Footing($aim));
 
-        return $place === null ? null
-            : new Sight($strip->id, $strip->name, true, $light->bearingFrom($place), 0, 1, $place, $plate?->id, $light->colour()->linear($scene->white)->encoded()->toHex());
+        return $from === null ? null
+            : new Sight($strip->id, $strip->name, true, $light->bearingFrom($from, $this->scene->stage), 0, 1, $from, $plate?->id, $this->swatch($light->colour()), source: $strip->source);
     }
 
     /**
@@ -104,7 +134,7 @@ final readonly class Compass
             if (! $strip->kind instanceof Pictured || ! isset($known[$strip->id])) {
                 continue;
             }
-            $size = $this->pictures->size($strip->kind->picture());
+            $size = $this->measures->size($strip->kind->picture());
             if ($size === null) {
                 continue;
             }
@@ -133,11 +163,25 @@ final readonly class Compass
         return false;
     }
 
-    private function middle(Pictured $plate): Point
+    /** A source, as seen from the foremost plate whose light is known, or else from the foremost subject. */
+    private function source(SceneSource $source, ?string $plate): Sight
     {
-        $size = $this->pictures->size($plate->picture()) ?? [0, 0];
+        $from = $this->footings->of($plate);
 
-        return $plate->placement(...$size)->toScene(new Point($size[0] / 2, $size[1] / 2));
+        return new Sight(SceneSource::NAMED.$source->id, $source->name, true, $source->kind->bearingFrom($from, $this->scene->stage->camera), 0, 1, $from, $plate, $this->swatch($source->kind->colour()));
+    }
+
+    /** @param  list<Strip>  $all */
+    private function subject(array $all): ?string
+    {
+        $plates = array_filter($all, fn (Strip $strip): bool => $strip->kind instanceof Pictured && $this->isSubject($strip, $all));
+
+        return $plates === [] ? null : $plates[array_key_last($plates)]->id;
+    }
+
+    private function swatch(LightColour $colour): string
+    {
+        return $colour->linear($this->scene->white)->encoded()->toHex();
     }
 
     /**

@@ -6,16 +6,18 @@ namespace Aumbrel\Core\Reading;
 
 use Aumbrel\Core\Kind\Directed;
 use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Scene\Measures;
 use Aumbrel\Core\Scene\Scene;
+use Aumbrel\Core\Stage\SceneSource;
 
 /** What the tool notices in a scene. */
 final readonly class Readings
 {
     public Compass $compass;
 
-    public function __construct(private Scene $scene, private Pictures $pictures)
+    public function __construct(private Scene $scene, private Measures $measures)
     {
-        $this->compass = new Compass($scene, $pictures);
+        $this->compass = new Compass($scene, $measures);
     }
 
     /** @return list<Reading> the gravest first; accepted ones are left out */
@@ -82,8 +84,11 @@ final readonly class Readings
             }
         }
         $light = $pair->other->isLight ? $this->scene->find($pair->other->strip) : null;
-        if ($light !== null && $light->kind instanceof Directed) {
-            $mends[] = new Mend('turn the light', sprintf('Turn %s', $light->name), $light->id, $light->kind->turnedTo($pair->plate->bearing, $pair->other->seenFrom));
+        $source = $light?->source === null ? null : $this->scene->source($light->source);
+        if ($source !== null) {
+            $mends[] = new Mend('turn the source', sprintf('Turn %s', $source->name), SceneSource::NAMED.$source->id, $this->compass->turningSource($source, $pair->plate->bearing, $pair->other->from));
+        } elseif ($light !== null && $light->kind instanceof Directed) {
+            $mends[] = new Mend('turn the light', sprintf('Turn %s', $light->name), $light->id, $light->kind->turnedTo($pair->plate->bearing, $pair->other->from, $this->scene->stage));
         }
         $mends[] = new Mend(Mend::ACCEPT, 'It is meant');
 
@@ -95,7 +100,7 @@ final readonly class Readings
     {
         $readings = [];
         foreach ($this->scene->everyStrip() as $strip) {
-            $problem = $strip->muted ? null : $strip->kind->problem(new Standing($strip, $this->scene, $this->pictures));
+            $problem = $strip->muted ? null : $strip->kind->problem(new Standing($strip, $this->scene, $this->measures));
             if ($problem !== null) {
                 $readings[] = new Reading("strip {$strip->id}", 'strip', [$strip->id], "{$strip->name}: {$problem}", 'Until then this strip does nothing.');
             }

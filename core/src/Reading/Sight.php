@@ -5,19 +5,20 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Reading;
 
 use Aumbrel\Core\Bearing\Bearing;
-use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Stage\Footing;
 
 /** A plate or a light on the compass. */
 final readonly class Sight
 {
     /**
-     * @param  string  $strip  its id
+     * @param  string  $strip  its id; of a source, its name among the things of the scene
      * @param  bool  $isLight  a light, whose bearing is as it was set; otherwise a plate, whose bearing was found
      * @param  float  $spread  degrees
-     * @param  Point  $seenFrom  the place from which a light is seen; a plate's middle
+     * @param  Footing  $from  from what a light is seen; a plate itself
      * @param  string|null  $of  the plate that a light is seen from
      * @param  string|null  $colour  a light's, as a swatch
      * @param  string|null  $by  how a plate's bearing was found
+     * @param  string|null  $source  on which a light hangs
      */
     public function __construct(
         public string $strip,
@@ -26,10 +27,11 @@ final readonly class Sight
         public Bearing $bearing,
         public float $spread,
         public float $confidence,
-        public Point $seenFrom,
+        public Footing $from,
         public ?string $of = null,
         public ?string $colour = null,
         public ?string $by = null,
+        public ?string $source = null,
     ) {
     }
 
@@ -40,7 +42,8 @@ final readonly class Sight
             'strip' => $this->strip, 'light' => $this->isLight, 'azimuth' => round($this->bearing->azimuth, 2), 'elevation' => round($this->bearing->elevation, 2),
             'heightAngle' => round($this->bearing->heightAngle(), 1), 'heading' => round($this->bearing->heading(), 1),
             'words' => $this->bearing->inWords(), 'spread' => round($this->spread, 1), 'confidence' => round($this->confidence, 2),
-            'seenFrom' => $this->seenFrom->toArray(), 'of' => $this->of, 'colour' => $this->colour, 'by' => $this->by,
+            'seenFrom' => $this->from->middle->toArray(), 'of' => $this->of, 'colour' => $this->colour, 'by' => $this->by,
+            'source' => $this->source,
         ];
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Reading;
 
-use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\Surroundings;
+use Aumbrel\Core\Scene\Measures;
 use Aumbrel\Core\Scene\OfStrip;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
@@ -15,7 +15,7 @@ final readonly class Standing implements Surroundings
 {
     use OfStrip;
 
-    public function __construct(private Strip $strip, private Scene $scene, private Pictures $pictures)
+    public function __construct(private Strip $strip, private Scene $scene, private Measures $measures)
     {
     }
 
@@ -23,7 +23,7 @@ final readonly class Standing implements Surroundings
     {
         $strip = $this->scene->find($id);
 
-        return $strip !== null && $strip->kind instanceof Pictured && ($strip->cutOut() !== [] || ! $this->pictures->isOpaque($strip->kind->picture()));
+        return $strip !== null && $this->measures->isCutOut($strip);
     }
 
     private function strip(): Strip

@@ -12,6 +12,8 @@ use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\ShapeStore;
+use Aumbrel\Core\Scene\Hanging;
+use Aumbrel\Core\Scene\Measures;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
 use Closure;
@@ -58,6 +60,7 @@ final class Renderer
      */
     public function picture(Scene $scene, Window $window, int $bits = 8, ?string $until = null, ?string $below = null): Picture
     {
+        $scene = $this->lit($scene);
         $strips = $until === null ? $scene->strips : $scene->upTo($until);
         $plan = $this->planner($scene, $window, [], $below)->picture($strips, $bits);
         [$clipped, $bytes] = $this->run($plan, $window, self::FORMATS[$bits]);
@@ -80,6 +83,7 @@ final class Renderer
         if (array_diff($ids, $known) !== []) {
             throw new SceneError('strip', 'there is no strip "'.implode('", "', array_diff($ids, $known)).'" in this scene');
         }
+        $scene = $this->lit($scene);
         $planner = $this->planner($scene, $window, $ids);
         $plan = $planner->contributions($scene->strips, $bits);
         [, $bytes] = $this->run($plan, $window, self::FORMATS[$bits]);
@@ -89,6 +93,18 @@ final class Renderer
         }
 
         return $pictures;
+    }
+
+    /** What is measured on the pictures that it renders from. */
+    public function measures(): Measures
+    {
+        return new Measured($this->planes, $this->shelf);
+    }
+
+    /** The scene with every strip as its source drives it. */
+    private function lit(Scene $scene): Scene
+    {
+        return (new Hanging($scene, $this->measures()))->resolved();
     }
 
     /** @param  list<string>  $tapped */

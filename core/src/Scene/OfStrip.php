@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Scene;
 
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Stage\Stage;
 
 /** What a strip finds around it that follows from the scene alone, whether it is rendered or read. */
 trait OfStrip
@@ -32,6 +33,11 @@ trait OfStrip
     public function white(): float
     {
         return $this->scene()->white;
+    }
+
+    public function stage(): Stage
+    {
+        return $this->scene()->stage;
     }
 
     public function plate(string $id): ?Pictured

@@ -7,8 +7,12 @@ namespace Aumbrel\Core\Scene;
 use Aumbrel\Core\Color\Kelvin;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Input\Fields;
+use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Kinds;
 use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Stage\Ambient;
+use Aumbrel\Core\Stage\SceneSource;
+use Aumbrel\Core\Stage\Stage;
 use JsonException;
 
 /** One piece of work as its file holds it: size, white, and the strips back to front. */
@@ -19,9 +23,6 @@ final readonly class Scene
 
     /** Versions that are read; what they call otherwise is understood ({@see \Aumbrel\Core\Value\ChoiceValue}). */
     public const READ = [1, 2];
-
-    /** What version 2 may hold and this reader would drop: refused, so that no light is lost without a word. */
-    public const NOT_KNOWN = ['sources', 'stage', 'ambient'];
 
     public const LARGEST_SIDE = 30000;
 
@@ -35,16 +36,20 @@ final readonly class Scene
      * @param  float  $white  kelvin of the light that the scene shows as white
      * @param  list<Strip>  $strips
      * @param  list<string>  $accepted  readings that are meant, by their ids
+     * @param  list<SceneSource>  $sources  lamps and suns that strips hang on
      * @param  array<string, mixed>  $unknown
      */
-    public function __construct(
+    private function __construct(
         public string $title,
         public int $width,
         public int $height,
         public float $white,
         public array $strips,
-        public array $accepted = [],
-        private array $unknown = [],
+        public array $accepted,
+        public array $sources,
+        public Stage $stage,
+        public Ambient $ambient,
+        private array $unknown,
     ) {
     }
 
@@ -68,19 +73,18 @@ final readonly class Scene
         if (! in_array($version, self::READ, true)) {
             throw SceneError::expected('aumbrel', 'version '.implode(' or ', self::READ), $version);
         }
-        foreach (self::NOT_KNOWN as $name) {
-            if ($fields->has($name)) {
-                throw new SceneError($name, 'this version of Aumbrel knows none yet, and would drop what the scene has; open it with a newer one');
-            }
-        }
         $size = $fields->take('size');
+        [$width, $height] = [self::side($size, 0), self::side($size, 1)];
         $scene = new self(
             $fields->text('title', 'Untitled', 120),
-            self::side($size, 0),
-            self::side($size, 1),
+            $width,
+            $height,
             $fields->number('white', 6500, Kelvin::LOWEST_WHITE, Kelvin::HOTTEST, 'K'),
             Strip::readAll($fields->list('strips', self::MOST_STRIPS), 'strips', $kinds),
             self::accepted($fields->list('accepted', self::MOST_ACCEPTED)),
+            SceneSource::readAll($fields->list('sources', SceneSource::MOST), 'sources'),
+            Stage::read($fields->take('stage'), 'stage', $width, $height),
+            Ambient::read($fields->take('ambient'), 'ambient'),
             $fields->rest(),
         );
         if ($scene->width * $scene->height > self::MOST_PIXELS) {
@@ -99,6 +103,9 @@ final readonly class Scene
             'title' => $this->title,
             'size' => [$this->width, $this->height],
             'white' => $this->white,
+            ...($this->stage->isBare() ? [] : ['stage' => $this->stage->toArray()]),
+            ...($this->ambient->isUsual() ? [] : ['ambient' => $this->ambient->toArray()]),
+            ...($this->sources === [] ? [] : ['sources' => array_map(static fn (SceneSource $source): array => $source->toArray(), $this->sources)]),
             'strips' => array_map(static fn (Strip $strip): array => $strip->toArray(), $this->strips),
             ...($this->accepted === [] ? [] : ['accepted' => $this->accepted]),
         ] + $this->unknown;
@@ -124,6 +131,27 @@ final readonly class Scene
         }
 
         return null;
+    }
+
+    public function source(string $id): ?SceneSource
+    {
+        foreach ($this->sources as $source) {
+            if ($source->id === $id) {
+                return $source;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The same scene with other strips.
+     *
+     * @param  list<Strip>  $strips
+     */
+    public function with(array $strips): self
+    {
+        return new self($this->title, $this->width, $this->height, $this->white, $strips, $this->accepted, $this->sources, $this->stage, $this->ambient, $this->unknown);
     }
 
     /** A plate by its id. */
@@ -201,6 +229,19 @@ final readonly class Scene
             if ($strip->confinedTo !== null && ! isset($plates[$strip->confinedTo])) {
                 throw new SceneError('strips', "\"{$strip->name}\" is confined to \"{$strip->confinedTo}\", which is no plate of this scene");
             }
+            $this->checkSource($strip);
+        }
+    }
+
+    /** @throws SceneError */
+    private function checkSource(Strip $strip): void
+    {
+        if ($strip->source === null || ! $strip->kind instanceof Driven) {
+            return;
+        }
+        $source = $this->source($strip->source) ?? throw new SceneError('strips', "\"{$strip->name}\" hangs on \"{$strip->source}\", which is no source of this scene");
+        if (! in_array($source->kind::class, $strip->kind::hangsOn(), true)) {
+            throw new SceneError('strips', "\"{$strip->name}\" cannot hang on {$source->name}: a {$strip->kind::key()} hangs on a ".implode(' or a ', array_map(static fn (string $kind): string => $kind::key(), $strip->kind::hangsOn())));
         }
     }
 

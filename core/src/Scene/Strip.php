@@ -7,19 +7,17 @@ namespace Aumbrel\Core\Scene;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Input\Fields;
+use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Kind\Kinds;
 use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
 
 /** One entry of the desk. */
 final readonly class Strip
 {
-    public const LEAST_LEVEL = -6.0;
-
-    public const MOST_LEVEL = 6.0;
-
     private const MOST_MASKS = 16;
 
     private const MOST_STRIPS = 200;
@@ -28,6 +26,7 @@ final readonly class Strip
      * @param  float  $level  stops, for lights; 0 otherwise
      * @param  float  $amount  0..1, for everything else; 1 for lights
      * @param  string|null  $confinedTo  the plate inside whose outline it acts
+     * @param  string|null  $source  the source that it hangs on
      * @param  list<MaskEntry>  $masks
      * @param  list<Strip>  $strips  what a group holds, back to front
      * @param  array<string, mixed>  $unknown  fields that nobody knows, kept for the way out
@@ -45,6 +44,7 @@ final readonly class Strip
         public array $masks = [],
         public array $strips = [],
         private array $unknown = [],
+        public ?string $source = null,
     ) {
     }
 
@@ -77,13 +77,14 @@ final readonly class Strip
             $built,
             $values,
             $mode,
-            $isLight ? $fields->number('level', 0, self::LEAST_LEVEL, self::MOST_LEVEL, 'stops') : 0.0,
+            $isLight ? $fields->number('level', 0, Unit::LEAST_LEVEL, Unit::MOST_LEVEL, 'stops') : 0.0,
             $isLight ? 1.0 : $fields->number('amount', 100, 0, 100, '%') / 100,
             $fields->toggle('muted', false),
             $fields->has('confinedTo') ? $fields->identifier('confinedTo') : null,
             $masks,
             $isGroup ? self::readAll($fields->list('strips', self::MOST_STRIPS), "{$field}.strips", $kinds) : [],
-            $fields->rest(),
+            source: $fields->has('source') ? self::source($fields, $kind) : null,
+            unknown: $fields->rest(),
         );
     }
 
@@ -106,7 +107,14 @@ final readonly class Strip
     public function holding(array $strips): self
     {
         return new self($this->id, $this->name, $this->kind, $this->values, $this->mode, $this->level, $this->amount,
-            $this->muted, $this->confinedTo, $this->masks, $strips, $this->unknown);
+            $this->muted, $this->confinedTo, $this->masks, $strips, $this->unknown, $this->source);
+    }
+
+    /** The same as a source drives it: of what it holds by itself only the rest is left. */
+    public function driven(StripKind $kind, float $level, bool $muted): self
+    {
+        return new self($this->id, $this->name, $kind, $this->values, $this->mode, $level, $this->amount,
+            $muted, $this->confinedTo, $this->masks, $this->strips, $this->unknown, $this->source);
     }
 
     public function isGroup(): bool
@@ -139,10 +147,21 @@ final readonly class Strip
             ...($isLight ? ['level' => $this->level] : ['amount' => $this->amount * 100]),
             'muted' => $this->muted,
             ...($this->confinedTo === null ? [] : ['confinedTo' => $this->confinedTo]),
+            ...($this->source === null ? [] : ['source' => $this->source]),
             'values' => (object) $this->values->toArray(),
             'masks' => array_map(static fn (MaskEntry $mask): array => $mask->toArray(), $this->masks),
             ...($this->isGroup() ? ['strips' => array_map(static fn (Strip $strip): array => $strip->toArray(), $this->strips)] : []),
         ] + $this->unknown;
+    }
+
+    /**
+     * @param  class-string<StripKind>  $kind
+     *
+     * @throws SceneError
+     */
+    private static function source(Fields $fields, string $kind): string
+    {
+        return is_subclass_of($kind, Driven::class) ? $fields->identifier('source') : throw new SceneError($fields->field('source'), "a {$kind::key()} hangs on no source");
     }
 
     /**

@@ -13,4 +13,9 @@ enum Unit: string
     case Percent = '%';
     case Kelvin = 'K';
     case Factor = '×';
+
+    /** Levels of strips and sources, in stops. */
+    public const LEAST_LEVEL = -6.0;
+
+    public const MOST_LEVEL = 6.0;
 }

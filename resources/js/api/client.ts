@@ -1,4 +1,4 @@
-import type { Changes, Export, Noticed, Outlines, Point, Scene, SceneCard } from './types';
+import type { Changes, Export, Noticed, Outlines, Point, Scene, SceneCard, StageLines, Values } from './types';
 
 /** Something that the server would not do, in its words. */
 export class Refused extends Error {
@@ -148,6 +148,8 @@ export type PictureHead = {
     done: boolean;
     clipped?: number;
     outlines?: Record<string, Outlines>;
+    inForce?: Record<string, Values>;
+    stage?: StageLines | null;
     problem?: string;
     field?: string | null;
     dropped?: boolean;
@@ -155,7 +157,7 @@ export type PictureHead = {
 
 export type ContributionHead = { columns: number; rows: number; strips: string[]; problem?: string };
 
-export type Placing = { kind: string; centre: Point; span: number; above?: string | null };
+export type Placing = { kind: string; centre: Point; span: number; above?: string | null; line?: [Point, Point] };
 
 export const api = {
     scenes: () => json<{ scenes: SceneCard[]; deleted: SceneCard[] }>('GET', 'scenes'),

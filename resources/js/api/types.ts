@@ -26,7 +26,10 @@ export type Stroke = {
 /** Where a plate's light comes from, in its own picture, and how that was found. */
 export type FoundBearing = { by: 'outline' | 'shadow line' | 'sphere'; azimuth?: number; elevation?: number; spread?: number; confidence?: number; base?: Point; tip?: Point; top?: Point };
 
-export type Value = number | string | boolean | null | Point | Colour | Stop[] | ToneStop[] | Point[] | Node[] | Stroke[] | FoundBearing;
+/** A straight edge that cuts a light off: what lies to the left, going along it, stays. */
+export type Cut = { from: Point; to: Point; softness: number };
+
+export type Value = number | string | boolean | null | Point | Colour | Stop[] | ToneStop[] | Point[] | Node[] | Stroke[] | Cut[] | FoundBearing | Floor | Wall[];
 
 export type Values = Record<string, Value>;
 
@@ -46,16 +49,42 @@ export type Strip = {
     amount?: number;
     muted: boolean;
     confinedTo?: string;
+    /** the source that it hangs on */
+    source?: string;
     values: Values;
     masks: Mask[];
     strips?: Strip[];
     revision: number;
     outlines: Outlines;
+    /** the values that its source gives it */
+    inForce: Values;
+    /** whether its level and its source's together are more, or less, than a level can be */
+    atLimit: boolean;
+    /** of plates: how it is in the scene, and its feet there, as said or as guessed */
+    stance?: string;
+    standsOn?: Point[];
     /** of plates: the ways between the scene and the picture, three by three numbers */
     maps?: { toScene: number[]; toPlate: number[] };
 };
 
 export type Outlines = Record<string, Point[]>;
+
+/** Something that has values and can be chosen: a strip, a source, the stage. */
+export type Thing = { id: string; kind: string; values: Values };
+
+/** A lamp or a sun, that strips hang on. */
+export type Source = Thing & { name: string; level: number; muted: boolean; /** where it is seen in the picture */ seenAt: Point | null };
+
+/** The floor: by its horizon and contact row, or by the corners of something square on it. */
+export type Floor = { horizon?: number; contact?: [Point, Point]; corners?: Point[] };
+
+/** A wall: by its corners, or by its foot line and height (px of the contact row). */
+export type Wall = { id: string; name: string; corners?: Point[]; foot?: [Point, Point]; height?: number };
+
+/** What follows from the marks on the stage, in scene pixels. */
+export type StageLines = { horizon: number | null; focal: number; contact: [Point, Point] | null; walls: Record<string, Point[]> };
+
+export type Stage = { floor?: Floor; walls?: Wall[]; focal?: number; lines: StageLines };
 
 export type Scene = {
     id: string;
@@ -66,6 +95,11 @@ export type Scene = {
     revision: number;
     /** the revision at which the order of the strips last changed */
     orderRevision: number;
+    /** the revision at which the stage, the ambient or a source last changed */
+    stageRevision: number;
+    stage: Stage;
+    ambient: { level: number; colour?: Colour };
+    sources: Source[];
     strips: Strip[];
     pictures: Record<string, { width: number; height: number; opaque: boolean }>;
     undo: string | null;
@@ -90,6 +124,8 @@ export type Sight = {
     of: string | null;
     colour: string | null;
     by: string | null;
+    /** the source that a light hangs on */
+    source: string | null;
 };
 
 export type Mend = { key: string; label: string; strip: string | null; values: Values };
@@ -113,9 +149,14 @@ export type StripChange = {
     amount?: number;
     muted?: boolean;
     confinedTo?: string | null;
+    source?: string | null;
     values?: Values;
     /** lets a light come from elsewhere, or says so of a plate; what that makes of its values, the core knows */
     turn?: Turn;
+    /** where a source is to be seen */
+    at?: Point;
+    /** how far a plate's feet go, at its height in space */
+    walk?: Point;
     masks?: Record<string, MaskChange>;
 };
 
@@ -153,10 +194,14 @@ export type Parameter = {
     default: Value;
     optional: boolean;
     choices: string[];
+    /** of surfaces: the floor is none of them */
+    wallsOnly?: boolean;
     shownWhen: Record<string, string[]>;
     whenEmpty: string;
 };
 
-export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; parameters: Parameter[] };
+export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; /** placed by one line, from where it stands to where it aims */ drawn: boolean; /** kinds of source */ hangsOn: string[]; parameters: Parameter[] };
+
+export type SourceKind = { key: string; label: string; hint: string; parameters: Parameter[] };
 
 export type MaskKind = { key: string; label: string; grounds: string[]; parameters: Parameter[] };

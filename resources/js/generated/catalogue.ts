@@ -1,5 +1,5 @@
 // Written by `php artisan aumbrel:catalogue` from the core; a test fails when it is stale.
-import type { MaskKind, StripKind } from '../api/types';
+import type { MaskKind, SourceKind, StripKind } from '../api/types';
 
 export const stripKinds: StripKind[] = [
     {
@@ -9,6 +9,8 @@ export const stripKinds: StripKind[] = [
         "family": "plate",
         "course": "Match",
         "fadesInStops": false,
+        "drawn": false,
+        "hangsOn": [],
         "parameters": [
             {
                 "name": "picture",
@@ -120,6 +122,84 @@ export const stripKinds: StripKind[] = [
                 "optional": true,
                 "shownWhen": {},
                 "whenEmpty": "straight on"
+            },
+            {
+                "name": "stance",
+                "label": "Stance",
+                "type": "choice",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "stands",
+                    "hangs",
+                    "free"
+                ],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "as it looks"
+            },
+            {
+                "name": "feet",
+                "label": "Feet",
+                "type": "feet",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "stance": [
+                        "",
+                        "stands"
+                    ]
+                },
+                "whenEmpty": "its lower edge"
+            },
+            {
+                "name": "wall",
+                "label": "On",
+                "type": "surface",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "wallsOnly": true,
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "stance": [
+                        "hangs"
+                    ]
+                },
+                "whenEmpty": "any wall behind it"
+            },
+            {
+                "name": "gap",
+                "label": "Gap",
+                "type": "number",
+                "section": "placing",
+                "unit": "px",
+                "least": 0,
+                "most": 100000,
+                "step": 1,
+                "choices": [],
+                "default": 10,
+                "optional": false,
+                "shownWhen": {
+                    "stance": [
+                        "hangs"
+                    ]
+                },
+                "whenEmpty": ""
             },
             {
                 "name": "horizon",
@@ -295,6 +375,10 @@ export const stripKinds: StripKind[] = [
         "family": "light",
         "course": "Light",
         "fadesInStops": true,
+        "drawn": true,
+        "hangsOn": [
+            "lamp"
+        ],
         "parameters": [
             {
                 "name": "colour",
@@ -469,12 +553,189 @@ export const stripKinds: StripKind[] = [
         ]
     },
     {
+        "key": "spot-onto",
+        "label": "Spot onto",
+        "hint": "A pool of light on the floor or on a wall",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "drawn": true,
+        "hangsOn": [
+            "lamp"
+        ],
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "kelvin": 3200
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "surface",
+                "label": "Onto",
+                "type": "surface",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "wallsOnly": false,
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "a wall facing you"
+            },
+            {
+                "name": "beam",
+                "label": "Beam angle",
+                "type": "number",
+                "section": "light",
+                "unit": "°",
+                "least": 0.5,
+                "most": 160,
+                "step": 0.5,
+                "choices": [],
+                "default": 50,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "field",
+                "label": "Field angle",
+                "type": "number",
+                "section": "light",
+                "unit": "°",
+                "least": 0.55,
+                "most": 168,
+                "step": 0.5,
+                "choices": [],
+                "times": {
+                    "of": "beam",
+                    "least": 1.05,
+                    "most": 3
+                },
+                "default": 88,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "lamp",
+                "label": "Lamp over",
+                "type": "point",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "height",
+                "label": "Height",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 1,
+                "most": 100000,
+                "step": 1,
+                "choices": [],
+                "default": 200,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "target",
+                "label": "Target",
+                "type": "point",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "reach",
+                "label": "Reach",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 1,
+                "most": 100000,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "without end"
+            },
+            {
+                "name": "softness",
+                "label": "Softness",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 0,
+                "most": 2000,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "cuts",
+                "label": "Cut edges",
+                "type": "cuts",
+                "section": "cut",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
         "key": "rim",
         "label": "Rim",
         "hint": "Light along the edge of a plate, from where it comes",
         "family": "light",
         "course": "Light",
         "fadesInStops": true,
+        "drawn": false,
+        "hangsOn": [
+            "lamp",
+            "sun"
+        ],
         "parameters": [
             {
                 "name": "colour",
@@ -577,6 +838,8 @@ export const stripKinds: StripKind[] = [
         "family": "light",
         "course": "Light",
         "fadesInStops": true,
+        "drawn": false,
+        "hangsOn": [],
         "parameters": [
             {
                 "name": "colour",
@@ -641,6 +904,8 @@ export const stripKinds: StripKind[] = [
         "family": "flat",
         "course": "Shade",
         "fadesInStops": false,
+        "drawn": false,
+        "hangsOn": [],
         "parameters": [
             {
                 "name": "colour",
@@ -666,6 +931,8 @@ export const stripKinds: StripKind[] = [
         "family": "grade",
         "course": "Match",
         "fadesInStops": false,
+        "drawn": false,
+        "hangsOn": [],
         "parameters": [
             {
                 "name": "exposure",
@@ -736,7 +1003,168 @@ export const stripKinds: StripKind[] = [
         "family": "group",
         "course": "Finish",
         "fadesInStops": false,
+        "drawn": false,
+        "hangsOn": [],
         "parameters": []
+    }
+];
+
+export const sourceKinds: SourceKind[] = [
+    {
+        "key": "lamp",
+        "label": "Lamp",
+        "hint": "A light that stands in the scene: press where it is seen",
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "source",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "kelvin": 2800
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "place",
+                "label": "Place",
+                "type": "point",
+                "section": "source",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    0,
+                    0
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "depth",
+                "label": "Toward you",
+                "type": "number",
+                "section": "source",
+                "unit": "px",
+                "least": -100000,
+                "most": 100000,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "unseen",
+                "label": "Off the picture",
+                "type": "switch",
+                "section": "source",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "width",
+                "label": "Width",
+                "type": "number",
+                "section": "source",
+                "unit": "px",
+                "least": 0,
+                "most": 10000,
+                "step": 1,
+                "choices": [],
+                "default": 20,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "sun",
+        "label": "Sun",
+        "hint": "A sun or a moon, infinitely far: press where it stands",
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "source",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "kelvin": 4800
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "azimuth",
+                "label": "Azimuth",
+                "type": "number",
+                "section": "source",
+                "unit": "°",
+                "least": -180,
+                "most": 180,
+                "step": 1,
+                "choices": [],
+                "default": 60,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "elevation",
+                "label": "Elevation",
+                "type": "number",
+                "section": "source",
+                "unit": "°",
+                "least": -90,
+                "most": 90,
+                "step": 1,
+                "choices": [],
+                "default": -20,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "width",
+                "label": "Width",
+                "type": "number",
+                "section": "source",
+                "unit": "°",
+                "least": 0,
+                "most": 60,
+                "step": 0.05,
+                "choices": [],
+                "default": 0.53,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
     }
 ];
 

@@ -4,6 +4,7 @@ import type { Point, Scene } from '../api/types';
 import { follow } from '../ui/pointer';
 import type { Gestures } from '../work/gestures';
 import { everyStrip, pointOf } from '../work/strips';
+import { AMBIENT, everySource, STAGE } from '../work/things';
 import { useWork, work } from '../work/store';
 import { lensOf, panned, restScale, toScene, windowOf, zoomedAt, type Size } from '../work/camera';
 import { Handles } from './handles/Handles';
@@ -94,7 +95,7 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             return;
         }
         event.preventDefault();
-        const moved = ['origin', 'target', 'place'].filter((name) => Array.isArray(strip.values[name]));
+        const moved = ['origin', 'lamp', 'target', 'place'].filter((name) => Array.isArray(strip.values[name]));
         const values = Object.fromEntries(moved.map((name): [string, Point] => [name, [pointOf(strip.values, name)[0] + delta[0], pointOf(strip.values, name)[1] + delta[1]]]));
         if (moved.length > 0) {
             gestures.nudge(strip.id, { values }, 'Nudge');
@@ -193,7 +194,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
                 }
                 setComing(null);
                 setShown(next);
-                const { compass, readings, outlines: lines } = next.head;
+                const { compass, readings, ...lines } = next.head;
                 const noticed = compass && readings ? { compass, readings } : {};
                 if (!next.draft) {
                     hasCome.current = true;
@@ -218,7 +219,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
         }
         const scale = restScale(lens, looked, globalThis.devicePixelRatio || 1);
         // writing a change down does not change the picture
-        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0 })), scene.white, looked, scale, solo, before, mask, tint, attempt]);
+        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0, inForce: 0 })), everySource(scene, pending), scene.stage, scene.ambient, pending[STAGE], pending[AMBIENT], scene.white, looked, scale, solo, before, mask, tint, attempt]);
         if (content !== null && content === asked.current) {
             revision.current = scene.revision;
             if (hasCome.current) {

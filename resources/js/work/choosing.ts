@@ -1,5 +1,5 @@
 import { set } from './slice';
-import type { BrushSettings, Drawing, PickSettings, Tool } from './state';
+import type { BrushSettings, Drawing, Marking, PickSettings, Placing, Tool } from './state';
 
 /** What is chosen, and what the pointer does with it. */
 export const choosing = {
@@ -8,11 +8,18 @@ export const choosing = {
             chosen: strip,
             mask,
             maskAlone: maskAlone === mask ? maskAlone : null,
-            ...(strip === chosen ? { also, tint, fitting, sphere, drawing } : { also: [], tint: null, fitting: false, sphere: null, drawing: null }),
+            placing: null,
+            ...(strip === chosen ? { also, tint, fitting, sphere, drawing } : { also: [], tint: null, fitting: false, sphere: null, drawing: null, marking: null, consequence: null }),
         })),
     /** Adds a strip to the chosen ones, or takes it out of them. */
     toggleAlso: (strip: string) => set(({ also }) => ({ also: also.includes(strip) ? also.filter((other) => other !== strip) : [...also, strip] })),
-    takeTool: (tool: Tool) => set({ tool, drawing: null }),
+    takeTool: (tool: Tool) => set({ tool, drawing: null, placing: null, marking: null }),
+    /** The next press on the picture places something new; null gives it up. */
+    place: (placing: Placing) => set(placing === null ? { placing } : { placing, tool: 'move', drawing: null, sphere: null, marking: null }),
+    /** Marks something of the stage on the picture, or gives it up. */
+    mark: (marking: Marking) => set({ marking, tool: 'move', placing: null, drawing: null }),
+    /** Looks through what belongs to a source, or puts that away. */
+    lookThrough: (consequence: string | null) => set({ consequence }),
     brush: (change: Partial<BrushSettings>) => set(({ brush }) => ({ brush: { ...brush, ...change } })),
     pick: (change: Partial<PickSettings>) => set(({ pick }) => ({ pick: { ...pick, ...change } })),
     /** Whether the next outline or pick takes away. */

@@ -1,11 +1,12 @@
 import { notifyManager, QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { api, Refused, type Placing } from '../api/client';
-import type { Changes, NewMask, Scene, Strip, StripChange } from '../api/types';
+import type { Changes, NewMask, Point, Scene, Strip, StripChange } from '../api/types';
 import { say, sayError } from '../ui/notices';
 import { withFile } from '../ui/takingIn';
 import { newKey, Outbox, type Entry, type Seen } from './outbox';
 import { everyStrip } from './strips';
+import { isPart, revisionsOf, sourceName } from './things';
 import { useWork, work } from './store';
 
 /** Keys that are pressed again and again make one gesture when no longer than this passes between them. */
@@ -90,8 +91,31 @@ export class Gestures {
         }
     }
 
-    addStrip(kind: string, centre: [number, number], span: number, above: string | null): Promise<void> {
-        return this.add(this.outbox.entry({ label: `Add ${kind}`, path: 'gestures/add-strip', body: { kind, centre, span, above } satisfies Placing }));
+    addStrip(kind: string, centre: [number, number], span: number, above: string | null, line?: [Point, Point]): Promise<void> {
+        return this.add(this.outbox.entry({ label: `Add ${kind}`, path: 'gestures/add-strip', body: { kind, centre, span, above, ...(line ? { line } : {}) } satisfies Placing }));
+    }
+
+    /** A source where the hand pressed; what belongs to it is then offered. */
+    async placeSource(kind: string, at: Point): Promise<void> {
+        const id = newKey().slice(0, 12);
+        if (await this.outbox.put(this.outbox.entry({ label: `Place a ${kind}`, path: 'gestures/place-source', body: { kind, at, id } }))) {
+            work.choose(sourceName(id));
+            work.lookThrough(id);
+        }
+    }
+
+    async removeSource(source: string): Promise<void> {
+        await this.outbox.put(this.outbox.entry({ label: 'Delete the source', path: 'gestures/remove-source', body: { source } }));
+    }
+
+    /** The strip stays as it is and hangs on its source no longer. */
+    async letGo(strip: string): Promise<void> {
+        await this.outbox.put(this.of(strip, 'Let go of the source', 'let-go'));
+    }
+
+    /** What is ticked of a source's consequence arrives as strips that hang on it. */
+    async takeConsequence(source: string, ticked: string[]): Promise<void> {
+        await this.outbox.put(this.outbox.entry({ label: 'Take the consequence', path: 'gestures/take-consequence', body: { source, ticked } }));
     }
 
     /** Other gestures go on while the file is on its way. */
@@ -213,7 +237,7 @@ export class Gestures {
     }
 
     private seen(strips: string[]): Seen {
-        const known = new Map(this.strips().map((strip) => [strip.id, strip.revision]));
+        const known = revisionsOf(this.scene());
         return { strips: Object.fromEntries(strips.map((strip) => [strip, known.get(strip) ?? 0])) };
     }
 
@@ -252,7 +276,8 @@ export class Gestures {
         this.queries.setQueryData(['scene', this.sceneId], scene);
         const all = everyStrip(scene.strips);
         const { chosen, mask } = useWork.getState();
-        if (chosen !== null && !all.some((strip) => strip.id === chosen)) {
+        const isThere = chosen !== null && (isPart(chosen) ? revisionsOf(scene).has(chosen) : all.some((strip) => strip.id === chosen));
+        if (chosen !== null && !isThere) {
             work.choose(null);
         } else if (mask !== null && !all.some((strip) => strip.masks.some((other) => other.id === mask))) {
             work.choose(chosen);

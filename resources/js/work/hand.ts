@@ -2,6 +2,7 @@ import type { Changes, StripChange } from '../api/types';
 import { set } from './slice';
 import type { Work } from './state';
 import { allStacked, joined } from './strips';
+import { isPart } from './things';
 
 const together = (hand: Changes, unwritten: Work['unwritten']) => ({ hand, unwritten, pending: allStacked([...unwritten.map(({ changes }) => changes), hand]) });
 
@@ -17,7 +18,7 @@ export const hand = {
     /** The hand has let go; what is pending stays until it is written. */
     rest: () => set({ moving: false }),
     /** Takes away what the hand is changing: it was not meant. */
-    drop: (strip: string) => set(({ hand, unwritten, outlines }) => ({ ...together(without(hand, [strip]), unwritten), outlines: without(outlines, [strip]), moving: false, noticed: {} })),
+    drop: (strip: string) => set(({ hand, unwritten, outlines }) => ({ ...together(without(hand, [strip]), unwritten), outlines: isPart(strip) ? {} : without(outlines, [strip]), inForce: {}, stageLines: null, moving: false, noticed: {} })),
     /** The hand has let go: what it changed becomes a gesture that is to be written. */
     letGo: (key: string, changes: Changes) => set(({ hand, unwritten }) => ({ ...together(without(hand, Object.keys(changes)), [...unwritten, { key, changes }]), moving: false })),
     /** A gesture is written, or cannot be. */
@@ -25,7 +26,7 @@ export const hand = {
         set(({ hand, unwritten, outlines }) => {
             const left = unwritten.filter((gesture) => gesture.key !== key);
             const settled = Object.keys(unwritten.find((gesture) => gesture.key === key)?.changes ?? {});
-            return { ...together(hand, left), outlines: without(outlines, settled), noticed: {} };
+            return { ...together(hand, left), outlines: settled.some(isPart) ? {} : without(outlines, settled), inForce: {}, stageLines: null, noticed: {} };
         }),
     /** Strokes that are painted and not seen in the picture yet. */
     trail: (trail: Work['trail']) => set({ trail }),

@@ -1,6 +1,9 @@
-import type { Outlines } from '../api/types';
+import type { Outlines, StageLines, Values } from '../api/types';
 import { set } from './slice';
 import type { Camera, Step, Work } from './state';
+
+/** The lines that a draft brings. */
+type Drafted = { outlines?: Record<string, Outlines>; inForce?: Record<string, Values>; stage?: StageLines | null };
 
 /** How the scene is looked at, and what the last picture said. */
 export const looking = {
@@ -17,7 +20,10 @@ export const looking = {
     /** Judges a plate's cut-out under a tint, or no longer. */
     judge: (tint: string | null) => set({ tint }),
     /** A draft has come: what it says of lines and compass. One that comes after the hand has let go says nothing any more. */
-    drafted: (lines: Record<string, Outlines> | undefined, noticed: Work['noticed']) => set(({ moving, outlines }) => (moving ? { outlines: { ...outlines, ...lines }, noticed } : {})),
+    drafted: (lines: Drafted, noticed: Work['noticed']) =>
+        set(({ moving, outlines, inForce, stageLines }) =>
+            moving ? { outlines: { ...outlines, ...lines.outlines }, inForce: { ...inForce, ...lines.inForce }, stageLines: lines.stage ?? stageLines, noticed } : {},
+        ),
     /** A picture at rest has come; what is written down is told with the scene itself. */
     settled: (revision: number, noticed: Work['noticed']) =>
         set(({ moving, pending }) => ({ shownRevision: revision, trail: [], ...(moving ? {} : { noticed: Object.keys(pending).length > 0 ? noticed : {} }) })),

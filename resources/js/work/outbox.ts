@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import { ask, Refused } from '../api/client';
 import type { Changes, Scene } from '../api/types';
-import { everyStrip } from './strips';
+import { isPart, revisionsOf } from './things';
 
 /** What a gesture goes by: revisions as they were seen when the hand made it. */
 export type Seen = { strips: Record<string, number>; order?: number; scene?: number };
@@ -212,12 +212,13 @@ export class Outbox {
 
     /** Later gestures go on from where this one has led: what it changed is what their hand saw. */
     private follow(entry: Entry, before: Scene | undefined, after: Scene): void {
-        const now = new Map(everyStrip(after.strips).map((strip) => [strip.id, strip.revision]));
-        const was = new Map(everyStrip(before?.strips ?? []).map((strip) => [strip.id, strip.revision]));
+        const now = revisionsOf(after);
+        const was = revisionsOf(before);
         const isStep = entry.goesBy === 'scene';
         for (const later of this.entries.slice(1)) {
             for (const [strip, revision] of Object.entries(later.seen.strips)) {
-                const isMine = revision === entry.seen.strips[strip] || (isStep && revision === was.get(strip));
+                // the stage and its sources are one thing to the server: whatever of it was changed last
+                const isMine = revision === entry.seen.strips[strip] || ((isStep || isPart(strip)) && revision === was.get(strip));
                 later.seen.strips[strip] = isMine ? (now.get(strip) ?? revision) : revision;
             }
             if (later.seen.order !== undefined && later.seen.order === (entry.seen.order ?? before?.orderRevision)) {

@@ -1,4 +1,4 @@
-import type { Changes, Noticed, Outlines, Point, Stroke } from '../api/types';
+import type { Changes, Noticed, Outlines, Point, StageLines, Stroke, Values } from '../api/types';
 
 export type Tool = 'move' | 'paint' | 'outline' | 'pick' | 'pan';
 
@@ -10,6 +10,12 @@ export type PickSettings = { tolerance: number; reach: 'touching' | 'everywhere'
 
 /** A line that is to be drawn on the chosen plate. */
 export type Drawing = 'horizon' | 'shadow line' | null;
+
+/** Something new that the next press on the picture places, or the next line from where it stands to where it aims. */
+export type Placing = { of: 'strip' | 'source'; kind: string; byLine: boolean; above: string | null } | null;
+
+/** What of the stage is being marked on the picture. */
+export type Marking = 'floor' | 'square' | 'wall' | 'foot' | null;
 
 export const course = ['Match', 'Light', 'Shade', 'Shape', 'Air', 'Finish'] as const;
 
@@ -31,6 +37,10 @@ export type Work = {
     /** Whether the next outline or pick takes away. */
     takesAway: boolean;
     drawing: Drawing;
+    placing: Placing;
+    marking: Marking;
+    /** The source whose consequence is being looked through. */
+    consequence: string | null;
     /** The plate that a lit sphere is being turned over. */
     sphere: string | null;
     /** Whether corners are dragged in perspective. */
@@ -57,6 +67,9 @@ export type Work = {
     movedAt: number;
     /** The core's lines of strips that are being changed, as the last draft brought them. */
     outlines: Record<string, Outlines>;
+    /** What sources give strips that are being changed, and the lines of the stage, as the last draft brought them. */
+    inForce: Record<string, Values>;
+    stageLines: StageLines | null;
     /** The revision of the scene whose picture at rest is shown. */
     shownRevision: number;
     /** A mask that is seen alone, in grey. */
@@ -77,6 +90,9 @@ export const fresh: Work = {
     pick: { tolerance: 12, reach: 'touching', patch: 7 },
     takesAway: false,
     drawing: null,
+    placing: null,
+    marking: null,
+    consequence: null,
     sphere: null,
     fitting: false,
     tint: null,
@@ -92,6 +108,8 @@ export const fresh: Work = {
     moving: false,
     movedAt: 0,
     outlines: {},
+    inForce: {},
+    stageLines: null,
     shownRevision: 0,
     maskAlone: null,
     solo: [],

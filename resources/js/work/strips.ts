@@ -6,12 +6,14 @@ export function changed(strip: Strip, change: StripChange | undefined): Strip {
         return strip;
     }
     // what a turn makes of the values is the core's to say
-    const { values, masks, confinedTo, ...plain } = change;
+    const { values, masks, confinedTo, source, ...plain } = change;
     delete plain.turn;
+    delete plain.walk;
     return {
         ...strip,
         ...plain,
         confinedTo: confinedTo === undefined ? strip.confinedTo : (confinedTo ?? undefined),
+        source: source === undefined ? strip.source : (source ?? undefined),
         values: { ...strip.values, ...values },
         masks: strip.masks.map((mask): Mask => {
             const part = masks?.[mask.id];
@@ -98,7 +100,7 @@ export function numberOf(values: Values, name: string, otherwise = 0): number {
 
 /** Whether a value has a meaning beside the others. */
 export function isShown(parameter: Parameter, values: Values): boolean {
-    return Object.entries(parameter.shownWhen).every(([other, choices]) => choices.includes(String(values[other])));
+    return Object.entries(parameter.shownWhen).every(([other, choices]) => choices.includes(String(values[other] ?? '')));
 }
 
 export function clamp(value: number, least: number, most: number): number {

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\PictureAnswer;
+use App\Models\Scene;
+use App\Render\Belonging;
+use App\Render\Pool\Priority;
+use App\Render\Pool\Ticket;
+use App\Render\RenderRequest;
+use App\Render\RenderService;
+use App\Scenes\SceneStore;
+use App\Scenes\StrokeShelf;
+use Aumbrel\Core\Kind\Proposal;
+use Illuminate\Http\Response;
+use Symfony\Component\HttpFoundation\Response as AnyResponse;
+
+/** The sheet of what belongs to a source: each proposal with a small picture of what it would add, on the scene as it is. */
+final class ConsequenceController
+{
+    private const SIZE = 120;
+
+    public function __construct(private readonly SceneStore $store, private readonly RenderService $renders, private readonly Belonging $belonging)
+    {
+    }
+
+    public function __invoke(Scene $scene, string $source): AnyResponse
+    {
+        $proposals = $this->belonging->of($scene, $source);
+        if ($proposals === []) {
+            return new Response(status: 204);
+        }
+        $ids = array_map(static fn (int $at): string => "proposal{$at}", array_keys($proposals));
+        $flat = Belonging::taken($this->store->flat($scene), $source, $proposals, static fn (Proposal $proposal): string => $ids[(int) array_search($proposal, $proposals, true)]);
+        $scale = self::SIZE / max($scene->width, $scene->height);
+        $ask = new RenderRequest(RenderRequest::CONTRIBUTIONS, $flat->toDocument(), $this->store->pictureIds($scene), [0.0, 0.0, (float) $scene->width, (float) $scene->height], $scale, $ids, kept: (new StrokeShelf($scene->id))->texts(...));
+        $told = array_map(static fn (Proposal $proposal, string $id): array => ['key' => $proposal->key, 'strip' => $id, 'name' => $proposal->name, 'ticked' => $proposal->ticked, 'level' => $proposal->level], $proposals, $ids);
+
+        return (new PictureAnswer($this->renders->pieces($ask, new Ticket(Priority::Settled, "consequence {$scene->id} {$source}", $scene->revision)), $ask->window()->rows, ['proposals' => $told]))->respond();
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Render;
+
+use App\Models\Scene;
+use App\Render\Pool\Dropped;
+use App\Render\Pool\Priority;
+use App\Render\Pool\Ticket;
+use App\Scenes\SceneStore;
+use App\Scenes\StrokeShelf;
+use Aumbrel\Core\Color\Rgb;
+use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Geometry\Point;
+use Illuminate\Support\Str;
+
+/** Colours as the picture shows them: the mean of a small patch, which evens out grain. */
+final readonly class Patches
+{
+    /** What is darker than this, linear, tells no colour of a light. */
+    private const DARKEST = 0.01;
+
+    public function __construct(private SceneStore $store, private RenderService $renders)
+    {
+    }
+
+    /** The mean of a patch of the rendered scene, taken in linear light, linear; null where nothing is. */
+    public function mean(Scene $scene, Point $at, int $width): ?Rgb
+    {
+        $half = $width / 2;
+        $painted = $this->renders->render(
+            new RenderRequest(RenderRequest::PICTURE, $this->store->flat($scene)->toDocument(), $this->store->pictureIds($scene), [floor($at->x) + 0.5 - $half, floor($at->y) + 0.5 - $half, (float) $width, (float) $width], 1.0, kept: (new StrokeShelf($scene->id))->texts(...)),
+            new Ticket(Priority::Settled, 'patch '.Str::uuid(), 0),
+        );
+        $sums = [0.0, 0.0, 0.0, 0.0];
+        foreach ($painted instanceof Dropped ? [] : (unpack('V*', $painted->bytes) ?: []) as $pixel) {
+            $pixel = is_int($pixel) ? $pixel : 0;
+            $alpha = ($pixel >> 24 & 255) / 255;
+            foreach ([16, 8, 0] as $channel => $shift) {
+                $sums[$channel] += $alpha * Srgb::decode(($pixel >> $shift & 255) / 255);
+            }
+            $sums[3] += $alpha;
+        }
+
+        return $sums[3] > 0 ? new Rgb($sums[0] / $sums[3], $sums[1] / $sums[3], $sums[2] / $sums[3]) : null;
+    }
+
+    /** The colour of the light that one sees there, as a swatch; null where it is too dark to tell. */
+    public function light(Scene $scene, Point $at, int $width): ?string
+    {
+        $mean = $this->mean($scene, $at, $width);
+
+        return $mean === null || $mean->largest() < self::DARKEST ? null : $mean->normalised()->encoded()->toHex();
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Scenes;
+
+use App\Models\Scene;
+use Aumbrel\Core\Geometry\Bounds;
+
+/** Finds where on the pictures of cut-out plates something is. */
+interface Boxes
+{
+    /**
+     * @param  FlatScene  $flat  the scene as it is written
+     * @return array<array-key, Bounds|null> by strip; null where nothing is left of one
+     */
+    public function of(Scene $scene, FlatScene $flat): array;
+}

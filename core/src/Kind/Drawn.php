@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Kind;
+
+use Aumbrel\Core\Geometry\Point;
+
+/** A light that is placed by one line: from where it stands to where it aims. */
+interface Drawn
+{
+    /**
+     * @param  float  $span  the shorter side of what is looked at, in scene pixels
+     * @return array<string, mixed> the values of a new one
+     */
+    public static function drawn(Point $from, Point $to, float $span): array;
+}

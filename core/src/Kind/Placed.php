@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Kind;
+
+use Aumbrel\Core\Stage\SceneSource;
+use Aumbrel\Core\Stage\Stage;
+
+/** A source among the plates of a scene: what its light can fall on. */
+final readonly class Placed
+{
+    /**
+     * @param  list<PlacedPlate>  $plates  back to front
+     */
+    public function __construct(public SceneSource $source, public Stage $stage, public array $plates)
+    {
+    }
+
+    /** The lowest plate: the place, not something in it. */
+    public function ground(): ?string
+    {
+        return ($this->plates[0] ?? null)?->id;
+    }
+
+    /** @return list<PlacedPlate> what is cut out and stands before the place */
+    public function subjects(): array
+    {
+        return array_values(array_filter(array_slice($this->plates, 1), static fn (PlacedPlate $plate): bool => $plate->isCutOut));
+    }
+
+    public function someone(Stance $stance): bool
+    {
+        foreach ($this->subjects() as $plate) {
+            if ($plate->stance === $stance) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Scene;
+
+use Aumbrel\Core\Kind\Directed;
+use Aumbrel\Core\Kind\Drive;
+use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Value\Unit;
+
+/** What hangs on the sources of a scene, and what these make of it: the step between a scene as it is written and as it is lit. */
+final readonly class Hanging
+{
+    public Footings $footings;
+
+    public function __construct(public Scene $scene, Measures $measures)
+    {
+        $this->footings = new Footings($scene, $measures);
+    }
+
+    /** The scene with every strip as its source drives it. */
+    public function resolved(): Scene
+    {
+        return $this->scene->sources === [] ? $this->scene : $this->scene->with($this->strips($this->scene->strips));
+    }
+
+    /** What drives a strip; null when nothing does. */
+    public function drive(Strip $strip): ?Drive
+    {
+        $source = $strip->source === null ? null : $this->scene->source($strip->source);
+        if ($source === null) {
+            return null;
+        }
+        $plate = $strip->kind instanceof Directed ? $strip->kind->lights() : null;
+
+        return new Drive($source, $this->scene->stage, $this->footings->of($plate ?? $strip->confinedTo));
+    }
+
+    /**
+     * The values that a strip's source gives it.
+     *
+     * @return array<string, mixed>
+     */
+    public function inForce(Strip $strip): array
+    {
+        $drive = $this->drive($strip);
+
+        return $drive === null || ! $strip->kind instanceof Driven ? [] : $strip->kind->inForce($drive);
+    }
+
+    /** A strip's level and its source's together, within what a level can be. */
+    public static function level(Strip $strip, Drive $drive): float
+    {
+        return max(Unit::LEAST_LEVEL, min(Unit::MOST_LEVEL, self::sum($strip, $drive)));
+    }
+
+    /** Whether the two together are more, or less, than a level can be. */
+    public static function isClamped(Strip $strip, Drive $drive): bool
+    {
+        return abs(self::sum($strip, $drive) - self::level($strip, $drive)) > 1e-9;
+    }
+
+    private static function sum(Strip $strip, Drive $drive): float
+    {
+        return $strip->kind::family()->fadesInStops() ? $strip->level + $drive->source->level : 0.0;
+    }
+
+    /**
+     * @param  list<Strip>  $strips
+     * @return list<Strip>
+     */
+    private function strips(array $strips): array
+    {
+        return array_map(function (Strip $strip): Strip {
+            if ($strip->isGroup()) {
+                return $strip->holding($this->strips($strip->strips));
+            }
+            $drive = $this->drive($strip);
+
+            return $drive === null || ! $strip->kind instanceof Driven ? $strip
+                : $strip->driven($strip->kind->driven($drive, $strip->values), self::level($strip, $drive), $strip->muted || $drive->source->muted);
+        }, $strips);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Value;
+
+use Aumbrel\Core\Geometry\Cuts;
+
+/** Up to four straight edges that cut a light off. */
+final readonly class CutsValue extends ValueType
+{
+    public static function named(string $name, string $label, string $section): Parameter
+    {
+        return new Parameter($name, $label, $section, new self, Cuts::none());
+    }
+
+    public static function key(): string
+    {
+        return 'cuts';
+    }
+
+    public function read(mixed $raw, string $field): Cuts
+    {
+        return Cuts::read($raw, $field);
+    }
+
+    public function write(mixed $value): mixed
+    {
+        return $value instanceof Cuts ? $value->toArray() : null;
+    }
+
+    public function schema(): array
+    {
+        return ['type' => 'array', 'maxItems' => Cuts::MOST, 'items' => [
+            'type' => 'object', 'required' => ['from', 'to'],
+            'properties' => ['from' => PointValue::SCHEMA, 'to' => PointValue::SCHEMA, 'softness' => ['type' => 'number', 'minimum' => 0]],
+        ]];
+    }
+}

@@ -155,6 +155,9 @@ export type PictureHead = {
     dropped?: boolean;
 } & Partial<Noticed>;
 
+/** A strip that belongs to a source, as its sheet offers it. */
+export type Proposal = { key: string; strip: string; name: string; ticked: boolean; level: number | null };
+
 export type ContributionHead = { columns: number; rows: number; strips: string[]; problem?: string };
 
 export type Placing = { kind: string; centre: Point; span: number; above?: string | null; line?: [Point, Point] };
@@ -182,6 +185,19 @@ export const api = {
             found = frame.head.strips ? frame : found;
         });
         return found;
+    },
+    /** What belongs to a source, with small pictures; null when nothing does. */
+    consequence: async (id: string, source: string) => {
+        let proposals: Proposal[] | null = null as Proposal[] | null;
+        let found: Frame<ContributionHead> | null = null as Frame<ContributionHead> | null;
+        await frames<ContributionHead & { proposals?: Proposal[] }>(await ask('POST', `scenes/${id}/sources/${source}/consequence`), (frame) => {
+            if (frame.head.problem) {
+                throw new Refused(422, frame.head.problem);
+            }
+            proposals = frame.head.proposals ?? proposals;
+            found = frame.head.strips ? frame : found;
+        });
+        return proposals && found ? { proposals, pictures: found } : null;
     },
     revision: (id: string) => json<{ revision: number }>('GET', `scenes/${id}/revision`).then((reply) => reply.revision),
     health: () => json<{ answers: boolean }>('GET', 'health'),

@@ -1,22 +1,27 @@
 import { Copy, Trash2 } from 'lucide-react';
-import type { Parameter, Scene, Strip, StripChange, Value } from '../api/types';
+import type { Scene, Strip } from '../api/types';
 import { linearModes, modes, stripKinds } from '../generated/catalogue';
-import { percentScale, stopsScale } from '../controls/Fader';
+import { percentScale } from '../controls/Fader';
 import type { Gestures } from '../work/gestures';
 import { everyStrip, isLight, isShown } from '../work/strips';
-import { useWork, work, type Step } from '../work/store';
+import { everySource, isPart, sourceOf, valuesInForce } from '../work/things';
+import { useWork, type Step } from '../work/store';
 import { ChoiceField } from '../controls/ChoiceField';
-import type { Hand } from '../controls/hand';
 import { NumberField } from '../controls/NumberField';
 import { Section } from '../controls/Section';
 import { ValueControl } from '../controls/ValueControl';
 import { MaskBench } from './MaskBench';
+import { Row } from '../controls/Row';
+import { thingHand, valueHand } from './hands';
+import { LevelField } from './LevelField';
 import { BaseActions, EdgeActions } from './PlateBench';
+import { SourceBench } from './SourceBench';
+import { StageBench } from './StageBench';
 
-const TITLES: Record<string, string> = { plate: 'Plate', light: 'Light', placing: 'Placing', reach: 'Reach', base: 'Base', edge: 'Clean the edge', direction: 'Direction' };
+const TITLES: Record<string, string> = { plate: 'Plate', light: 'Light', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction' };
 
 /** Sections that are folded until they are wanted. */
-const FOLDED = ['base', 'edge', 'plate'];
+const FOLDED = ['base', 'edge', 'plate', 'cut'];
 
 /** A plate's sections in the order of the work; those of other kinds come as the core names them. */
 const ORDER = ['direction', 'placing', 'base', 'edge', 'plate'];
@@ -36,9 +41,14 @@ export function Bench({ scene, gestures }: { scene: Scene; gestures: Gestures })
     const pending = useWork((state) => state.pending);
     const step = useWork((state) => state.step);
     const strip = everyStrip(scene.strips, pending).find((other) => other.id === chosen);
+    const source = sourceOf(scene, chosen, pending);
     return (
         <aside aria-label="Bench" className="min-h-0 flex-1 overflow-y-auto">
-            {strip ? (
+            {source ? (
+                <SourceBench key={source.id} scene={scene} source={source} gestures={gestures} />
+            ) : chosen !== null && isPart(chosen) ? (
+                <StageBench scene={scene} gestures={gestures} />
+            ) : strip ? (
                 <StripBench key={strip.id} scene={scene} strip={strip} gestures={gestures} />
             ) : (
                 <div className="p-4">
@@ -57,6 +67,10 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
     const sections = [...new Set(shown.map((parameter) => parameter.section))].sort((a, b) => ORDER.indexOf(a) - ORDER.indexOf(b));
     const isPlate = strip.family === 'plate';
     const light = isLight(strip);
+    const pending = useWork((state) => state.pending);
+    const drafted = useWork((state) => state.inForce);
+    const source = everySource(scene).find((other) => other.id === strip.source);
+    const values = valuesInForce(strip, pending, drafted);
     return (
         <>
             <header className="flex items-center gap-1 border-b border-line px-3.5 py-2">
@@ -71,13 +85,21 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                 </button>
             </header>
             {sections.map((section, at) => (
-                <Section key={section} title={TITLES[section] ?? section} open={!isPlate || !FOLDED.includes(section)} note={at === 0 && section !== strip.kind && !isPlate ? kind?.label.toLowerCase() : undefined}>
-                    {at === 0 && light && <LevelField strip={strip} gestures={gestures} />}
+                <Section key={section} title={TITLES[section] ?? section} open={!FOLDED.includes(section)} note={at === 0 && section !== strip.kind && !isPlate ? kind?.label.toLowerCase() : undefined}>
+                    {at === 0 && light && <LevelField name={strip.id} level={strip.level ?? 0} gestures={gestures} />}
+                    {at === 0 && strip.atLimit && <p className="text-[12px] text-alarm">With {source?.name}’s level it is at the end of what a level can be.</p>}
+                    {at === 0 && kind && kind.hangsOn.length > 0 && <HangsOn scene={scene} strip={strip} kinds={kind.hangsOn} gestures={gestures} />}
                     {shown
                         .filter((parameter) => parameter.section === section)
-                        .map((parameter) => (
-                            <ValueControl key={parameter.name} scene={scene} strip={strip} parameter={parameter} value={strip.values[parameter.name] ?? null} gestures={gestures} hand={valueHand(strip, parameter, gestures)} />
-                        ))}
+                        .map((parameter) =>
+                            source && parameter.name in strip.inForce ? (
+                                <Row key={parameter.name} label={parameter.label}>
+                                    <span className="text-quiet">from {source.name}</span>
+                                </Row>
+                            ) : (
+                            <ValueControl key={parameter.name} scene={scene} strip={strip} parameter={parameter} value={values[parameter.name] ?? null} gestures={gestures} hand={valueHand(strip.id, parameter, gestures)} />
+                            ),
+                        )}
                     {isPlate && section === 'base' && <BaseActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'edge' && <EdgeActions scene={scene} strip={strip} />}
                 </Section>
@@ -89,31 +111,15 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
     );
 }
 
-function valueHand(strip: Strip, parameter: Parameter, gestures: Gestures): Hand<Value> {
-    return stripHand(strip, gestures, parameter.label, (value) => ({ values: { [parameter.name]: value } }));
-}
-
-function stripHand<T>(strip: Strip, gestures: Gestures, label: string, change: (value: T) => StripChange): Hand<T> {
-    return {
-        live: (value, at) => work.live(strip.id, change(value), at),
-        nudge: (value) => gestures.nudge(strip.id, change(value), label),
-        set: (value) => void gestures.change(strip.id, change(value), label),
-        commit: () => void gestures.commit(strip.id, label),
-    };
-}
-
-function LevelField({ strip, gestures }: { strip: Strip; gestures: Gestures }) {
-    return (
-        <NumberField
-            label="Level"
-            value={strip.level ?? 0}
-            unit="stops"
-            signed
-            least={stopsScale.least}
-            most={stopsScale.most}
-            step={stopsScale.fine}
-            rest={0}
-            hand={stripHand<number | null>(strip, gestures, 'Fade', (level) => ({ level: level ?? 0 }))}
+/** The source that says where a light comes from and what colour it has. */
+function HangsOn({ scene, strip, kinds, gestures }: { scene: Scene; strip: Strip; kinds: string[]; gestures: Gestures }) {
+    const sources = everySource(scene).filter((source) => kinds.includes(source.kind));
+    return sources.length === 0 ? null : (
+        <ChoiceField
+            label="Hangs on"
+            value={strip.source ?? ''}
+            choices={[{ value: '', label: 'nothing' }, ...sources.map((source) => ({ value: source.id, label: source.name }))]}
+            onSet={(source) => void (source === '' ? gestures.letGo(strip.id) : gestures.change(strip.id, { source }, 'Hang on the source'))}
         />
     );
 }
@@ -132,7 +138,7 @@ function Mix({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures:
                     most={100}
                     step={percentScale.fine}
                     rest={100}
-                    hand={stripHand<number | null>(strip, gestures, 'Fade', (amount) => ({ amount: amount ?? 100 }))}
+                    hand={thingHand<number | null>(strip.id, gestures, 'Fade', (amount) => ({ amount: amount ?? 100 }))}
                 />
             )}
             {strip.family !== 'group' && (

@@ -1,6 +1,7 @@
-import type { Point, Scene, Sight, Strip, StripChange } from '../api/types';
+import type { Point, Scene, Sight, StripChange } from '../api/types';
 import type { Gestures } from '../work/gestures';
 import { everyStrip } from '../work/strips';
+import { sourceOf } from '../work/things';
 import { useWork, work } from '../work/store';
 import { follow } from '../ui/pointer';
 import { arcBetween, fromDial, onDial, turnTo } from '../work/dial';
@@ -49,9 +50,10 @@ export function Compass({ scene, gestures }: { scene: Scene; gestures: Gestures 
                                 </g>
                             );
                         })}
-                        {sights.map((sight) => {
-                            const strip = strips.find((other) => other.id === sight.strip);
-                            return strip ? <Mark key={sight.strip} sight={sight} strip={strip} isChosen={chosen === strip.id} gestures={gestures} /> : null;
+                        {/* what hangs on a source is seen by that */}
+                        {sights.filter((sight) => sight.source === null).map((sight) => {
+                            const thing = strips.find((other) => other.id === sight.strip) ?? sourceOf(scene, sight.strip, pending);
+                            return thing ? <Mark key={sight.strip} sight={sight} name={thing.name} isChosen={chosen === sight.strip} gestures={gestures} /> : null;
                         })}
                     </svg>
                     {!gravest && <p className="min-w-0 pt-2 text-[12.5px] text-quiet">{sights.length === 0 ? 'Choose a plate and find its bearing under Direction below.' : 'Middle: from the camera. Outer ring: from the side. Beyond it: from behind.'}</p>}
@@ -76,7 +78,8 @@ export function Compass({ scene, gestures }: { scene: Scene; gestures: Gestures 
 }
 
 /** A plate's ring or a light's dot; dragging it says where the light comes from, the arrow keys step it. */
-function Mark({ sight, strip, isChosen, gestures }: { sight: Sight; strip: Strip; isChosen: boolean; gestures: Gestures }) {
+function Mark({ sight, name, isChosen, gestures }: { sight: Sight; name: string; isChosen: boolean; gestures: Gestures }) {
+    const strip = { id: sight.strip, name };
     // what the hand asks for stands at once; what the core makes of it comes with the draft
     const asked = useWork((state) => state.pending[strip.id]?.turn) ?? sight;
     const [x, y] = onDial(asked.azimuth, asked.elevation, RADIUS, FURTHEST);

@@ -2,6 +2,8 @@ import { createElement, type FunctionComponent } from 'react';
 import { BearingField } from './BearingField';
 import { ChoiceControl } from './ChoiceField';
 import { CornersField } from './CornersField';
+import { CutsField } from './CutsField';
+import { FeetField } from './FeetField';
 import { FlatColourField } from './FlatColourField';
 import type { ValueProps } from './hand';
 import { LightColourField } from './LightColourField';
@@ -11,6 +13,7 @@ import { PictureField } from './PictureField';
 import { PlateChoice } from './PlateChoice';
 import { PointField } from './PointField';
 import { StopsControl } from './StopsField';
+import { SurfaceField } from './SurfaceField';
 import { ToggleControl } from './ToggleField';
 import { ToneRampField } from './ToneRampField';
 
@@ -29,6 +32,9 @@ const ofTypes: Record<string, FunctionComponent<ValueProps>> = {
     corners: CornersField,
     line: LineField,
     bearing: BearingField,
+    surface: SurfaceField,
+    feet: FeetField,
+    cuts: CutsField,
 };
 
 /** The control of a value as the core describes it. */

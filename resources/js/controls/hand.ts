@@ -1,4 +1,4 @@
-import type { Parameter, Scene, Strip, Value } from '../api/types';
+import type { Parameter, Scene, Thing, Value } from '../api/types';
 import type { Gestures } from '../work/gestures';
 
 /** How a field hands on what is done to it. */
@@ -14,4 +14,4 @@ export type Hand<T> = {
 };
 
 /** What a control of a value gets: the value, how it is changed, and what stands around it. */
-export type ValueProps<T = Value> = { parameter: Parameter; value: T; hand: Hand<T>; scene: Scene; strip: Strip; gestures: Gestures };
+export type ValueProps<T = Value> = { parameter: Parameter; value: T; hand: Hand<T>; scene: Scene; strip: Thing; gestures: Gestures };

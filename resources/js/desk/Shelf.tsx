@@ -4,7 +4,9 @@ import { useRef, useState } from 'react';
 import type { Scene, StripKind } from '../api/types';
 import { stripKinds } from '../generated/catalogue';
 import type { Gestures } from '../work/gestures';
-import { course, useWork } from '../work/store';
+import { lookedAt } from '../work/camera';
+import { isPart } from '../work/things';
+import { course, useWork, work } from '../work/store';
 import { accents, KindIcon } from '../controls/icons';
 
 /** Kinds that come about in another way than from the shelf. */
@@ -25,9 +27,13 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
             return;
         }
         const { camera, chosen } = useWork.getState();
-        const centre = camera?.centre ?? [scene.width / 2, scene.height / 2];
-        const span = camera ? Math.min(scene.width, scene.height, 500 / camera.zoom) : Math.min(scene.width, scene.height);
-        void gestures.addStrip(kind.key, [centre[0], centre[1]], span, chosen);
+        const above = chosen === null || isPart(chosen) ? null : chosen;
+        if (kind.drawn) {
+            work.place({ of: 'strip', kind: kind.key, byLine: true, above });
+            return;
+        }
+        const { centre, span } = lookedAt(camera, scene);
+        void gestures.addStrip(kind.key, centre, span, above);
     }
 
     return (

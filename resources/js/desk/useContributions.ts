@@ -1,7 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import { api } from '../api/client';
+import { api, type ContributionHead, type Frame } from '../api/client';
 import type { Scene } from '../api/types';
 import { useWork } from '../work/store';
+
+/** The small pictures of an answer, by strip. */
+export function picturesOf({ head: { columns, rows, strips }, pixels }: Frame<ContributionHead>): Map<string, ImageData> {
+    const size = columns * rows * 4;
+    return new Map(strips.map((id, at) => [id, new ImageData(pixels.slice(at * size, (at + 1) * size), columns, rows)]));
+}
 
 /** What each strip alone adds or takes away, as small pictures; asked for when the hand rests. */
 export function useContributions(scene: Scene): Map<string, ImageData> {
@@ -11,15 +17,7 @@ export function useContributions(scene: Scene): Map<string, ImageData> {
         queryKey: ['contributions', scene.id, scene.revision],
         queryFn: async () => {
             const reply = await api.contributions(scene.id);
-            const pictures = new Map<string, ImageData>();
-            if (reply) {
-                const { columns, rows, strips } = reply.head;
-                strips.forEach((id, at) => {
-                    const from = at * columns * rows * 4;
-                    pictures.set(id, new ImageData(reply.pixels.slice(from, from + columns * rows * 4), columns, rows));
-                });
-            }
-            return pictures;
+            return reply ? picturesOf(reply) : new Map<string, ImageData>();
         },
         enabled: isShown,
         placeholderData: (last) => last,

@@ -53,6 +53,14 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
 
 function Settings({ tool, strip }: { tool: Tool; strip: Strip | undefined }) {
     const drawing = useWork((state) => state.drawing);
+    const placing = useWork((state) => state.placing);
+    const marking = useWork((state) => state.marking);
+    if (placing) {
+        return <Hint text={placing.byLine ? 'Drag from where it stands to where it aims. Enter places it in the middle, Escape gives up.' : 'Press where it is seen. Enter places it in the middle, Escape gives up.'} />;
+    }
+    if (marking) {
+        return <Hint text={marking === 'square' || marking === 'wall' ? 'Click its four corners. Escape gives up.' : 'Draw the line from one end to the other. Escape gives up.'} />;
+    }
     if (drawing) {
         return <Hint text={drawing === 'horizon' ? 'Draw the horizon of this plate from one side to the other.' : 'Draw from the foot of an object to the tip of its shadow.'} />;
     }

@@ -5,12 +5,14 @@ import { api } from '../api/client';
 import type { Scene } from '../api/types';
 import { Bench } from '../bench/Bench';
 import { Compass } from '../compass/Compass';
+import { LightBar } from '../compass/LightBar';
 import { Desk } from '../desk/Desk';
 import { ExportSheet } from '../export/ExportSheet';
 import { Notices } from '../ui/notices';
 import { TakingIn } from '../ui/takingIn';
 import { go } from '../ui/route';
 import { View } from '../view/View';
+import { ConsequenceSheet } from './ConsequenceSheet';
 import { Course } from './Course';
 import { useFollowing } from '../work/following';
 import { useGestures, type Gestures } from '../work/gestures';
@@ -73,6 +75,7 @@ function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
                     <Region name="The compass">
                         <Compass scene={scene} gestures={gestures} />
                     </Region>
+                    <LightBar scene={scene} />
                     <Region name="The bench">
                         <Bench scene={scene} gestures={gestures} />
                     </Region>
@@ -87,6 +90,7 @@ function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
             <Region name="The desk">
                 <Desk scene={scene} gestures={gestures} />
             </Region>
+            <ConsequenceSheet scene={scene} gestures={gestures} />
             <ExportSheet scene={scene} />
             <KeysSheet />
             <TakingIn />

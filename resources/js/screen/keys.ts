@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import type { Scene, Strip } from '../api/types';
 import type { Gestures } from '../work/gestures';
 import { everyStrip } from '../work/strips';
+import { sourceName, sourceOf } from '../work/things';
 import { course, useWork, work } from '../work/store';
 
 export const keyList: [string, string][] = [
@@ -92,6 +93,15 @@ function press(key: string, scene: Scene, gestures: Gestures): boolean {
     }
     const { chosen, mask } = useWork.getState();
     const strip = everyStrip(scene.strips).find((other) => other.id === chosen);
+    const source = sourceOf(scene, chosen);
+    if (source && (key === 'Delete' || key === 'Backspace')) {
+        void gestures.removeSource(source.id);
+        return true;
+    }
+    if (source && key.toLowerCase() === 'm') {
+        void gestures.change(sourceName(source.id), { muted: !source.muted }, source.muted ? 'Light the source' : 'Mute the source');
+        return true;
+    }
     if (strip && pressFor(key.toLowerCase(), strip, mask, gestures)) {
         return true;
     }

@@ -58,3 +58,9 @@ export function panned(lens: Lens, view: Size, dx: number, dy: number): Camera {
     const [x, y] = toScene(lens, [view.width / 2 - dx, view.height / 2 - dy]);
     return { zoom: lens.zoom, centre: [x, y] };
 }
+
+/** What is looked at: its middle, and its shorter side in scene pixels. */
+export function lookedAt(camera: Camera, scene: { width: number; height: number }): { centre: Point; span: number } {
+    const whole = Math.min(scene.width, scene.height);
+    return camera ? { centre: camera.centre, span: Math.min(whole, 500 / camera.zoom) } : { centre: [scene.width / 2, scene.height / 2], span: whole };
+}

@@ -20,7 +20,7 @@ let gestures: Gestures;
 let queries: QueryClient;
 
 const strip = (id: string, more: Partial<Strip> = {}): Strip =>
-    ({ id, kind: 'spot', family: 'light', name: id, mode: 'airlight', level: 0, muted: false, values: { beam: 20 }, masks: [], revision: 1, outlines: {}, ...more }) as Strip;
+    ({ id, kind: 'spot', family: 'light', name: id, mode: 'airlight', level: 0, muted: false, values: { beam: 20 }, masks: [], revision: 1, outlines: {}, inForce: {}, atLimit: false, ...more }) as Strip;
 
 function answer({ path, body }: Asked): unknown {
     const at = body.strip;
@@ -52,7 +52,7 @@ beforeEach(() => {
     vi.stubGlobal('BroadcastChannel', undefined);
     asked = [];
     isReachable = true;
-    server = { id: 'x', title: 'X', revision: 1, orderRevision: 1, strips: [strip('a'), strip('b')], undo: null, redo: null } as unknown as Scene;
+    server = { id: 'x', title: 'X', revision: 1, orderRevision: 1, stageRevision: 1, sources: [], strips: [strip('a'), strip('b')], undo: null, redo: null } as unknown as Scene;
     vi.spyOn(client, 'ask').mockImplementation(async (method, path, body) => {
         if (!isReachable) {
             throw new client.Refused(0, 'The server does not answer.');

@@ -6,7 +6,7 @@ import { Outbox, useWaiting, type Entry } from './outbox';
 const strip = (id: string, revision: number) => ({ id, revision, masks: [], values: {} }) as unknown as Strip;
 
 const scene = (revision: number, strips: Record<string, number>, orderRevision = 1) =>
-    ({ id: 'x', revision, orderRevision, strips: Object.entries(strips).map(([id, at]) => strip(id, at)) }) as unknown as Scene;
+    ({ id: 'x', revision, orderRevision, stageRevision: 1, sources: [], strips: Object.entries(strips).map(([id, at]) => strip(id, at)) }) as unknown as Scene;
 
 /** What a browser keeps. */
 class Shelf implements Storage {

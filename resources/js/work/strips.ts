@@ -1,4 +1,4 @@
-import type { Changes, Mask, Parameter, Point, Strip, StripChange, Stroke, Values } from '../api/types';
+import type { Changes, Colour, Mask, Parameter, Point, Strip, StripChange, Stroke, Value, Values } from '../api/types';
 
 /** A strip with changes that are not written down yet; merged as the server merges them. */
 export function changed(strip: Strip, change: StripChange | undefined): Strip {
@@ -14,7 +14,8 @@ export function changed(strip: Strip, change: StripChange | undefined): Strip {
         ...plain,
         confinedTo: confinedTo === undefined ? strip.confinedTo : (confinedTo ?? undefined),
         source: source === undefined ? strip.source : (source ?? undefined),
-        values: { ...strip.values, ...values },
+        // until the core says how it stands there
+        values: { ...strip.values, ...values, ...(change.walk ? { place: plus(pointOf(strip.values, 'place'), change.walk) } : {}) },
         masks: strip.masks.map((mask): Mask => {
             const part = masks?.[mask.id];
             if (!part) {
@@ -25,6 +26,10 @@ export function changed(strip: Strip, change: StripChange | undefined): Strip {
             return { ...mask, ...plainPart, values: { ...mask.values, ...values, ...strokes } };
         }),
     };
+}
+
+function plus([x, y]: Point, [dx, dy]: Point): Point {
+    return [x + dx, y + dy];
 }
 
 /** Strokes with more behind them, but for those that are there already: written down, and still pending for a moment. */
@@ -83,9 +88,13 @@ export function isLight(strip: Strip): boolean {
     return strip.level !== undefined;
 }
 
-export function colourOf(strip: Strip): { swatch: string } | { kelvin: number } | null {
+function isColour(value: Value | undefined): value is Colour {
+    return value !== null && typeof value === 'object' && ('kelvin' in value || 'swatch' in value);
+}
+
+export function colourOf(strip: Pick<Strip, 'values'>): Colour | null {
     const colour = strip.values.colour;
-    return colour && typeof colour === 'object' && !Array.isArray(colour) && !('by' in colour) ? colour : typeof colour === 'string' ? { swatch: colour } : null;
+    return isColour(colour) ? colour : typeof colour === 'string' ? { swatch: colour } : null;
 }
 
 export function pointOf(values: Values, name: string): Point {

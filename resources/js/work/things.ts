@@ -37,7 +37,7 @@ export function sourceOf(scene: Scene, name: string | null, pending: Changes = {
 }
 
 /** A strip's values as they are in force: where it hangs on a source, that says some of them. */
-export function valuesInForce(strip: Strip, scene: Scene, pending: Changes, drafted: Record<string, Values>): Values {
+export function valuesInForce(strip: Strip, pending: Changes, drafted: Record<string, Values>): Values {
     const given = strip.source ? (drafted[strip.id] ?? strip.inForce) : {};
     const at = strip.source ? pending[sourceName(strip.source)]?.at : undefined;
     return { ...strip.values, ...given, ...(at && 'origin' in given ? { origin: at } : {}) };

@@ -2,6 +2,7 @@ import { createElement, type FunctionComponent } from 'react';
 import type { Scene } from '../../api/types';
 import type { Gestures } from '../../work/gestures';
 import { everyStrip } from '../../work/strips';
+import { STAGE, valuesInForce } from '../../work/things';
 import { useWork } from '../../work/store';
 import type { Lens, Size } from '../../work/camera';
 import { LinearHandles } from './LinearHandles';
@@ -10,11 +11,14 @@ import { OutlineHandles } from './OutlineHandles';
 import { PlateHandles } from './PlateHandles';
 import { RadialHandles } from './RadialHandles';
 import { RimHandles } from './RimHandles';
+import { SourceMarks } from './SourceMarks';
 import { SpotHandles } from './SpotHandles';
+import { SpotOntoHandles } from './SpotOntoHandles';
+import { StageHandles } from './StageHandles';
 import type { MaskHandleProps, StripHandleProps } from './types';
 
 /** The handles of each kind of strip and of mask; a kind without any needs no line. */
-const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: SpotHandles, rim: RimHandles, plate: PlateHandles };
+const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: SpotHandles, 'spot-onto': SpotOntoHandles, rim: RimHandles, plate: PlateHandles };
 
 const ofMasks: Record<string, FunctionComponent<MaskHandleProps>> = { linear: LinearHandles, radial: RadialHandles, outline: OutlineHandles, 'colour area': ColourAreaHandles };
 
@@ -23,16 +27,18 @@ export function Handles(props: { scene: Scene; lens: Lens; view: Size; gestures:
     const chosenMask = useWork((state) => state.mask);
     const pending = useWork((state) => state.pending);
     const drafted = useWork((state) => state.outlines);
-    const strip = everyStrip(props.scene.strips, pending).find((other) => other.id === chosen);
-    if (!strip) {
-        return null;
-    }
-    const mask = strip.masks.find((other) => other.id === chosenMask);
-    const shared = { scene: props.scene, strip, outlines: drafted[strip.id] ?? strip.outlines, lens: props.lens, gestures: props.gestures };
-    const [OfStrip, OfMask] = [ofStrips[strip.kind], mask && ofMasks[mask.kind]];
+    const inForce = useWork((state) => state.inForce);
+    const { scene, lens, gestures } = props;
+    const found = everyStrip(scene.strips, pending).find((other) => other.id === chosen);
+    const strip = found && { ...found, values: valuesInForce(found, pending, inForce) };
+    const mask = strip?.masks.find((other) => other.id === chosenMask);
+    const shared = strip && { scene, strip, outlines: drafted[strip.id] ?? strip.outlines, lens, gestures };
+    const [OfStrip, OfMask] = [strip && ofStrips[strip.kind], mask && ofMasks[mask.kind]];
     return (
         <svg className={`absolute inset-0 h-full w-full ${props.passive ? 'pointer-events-none' : ''}`} width={props.view.width} height={props.view.height}>
-            {mask && OfMask ? createElement(OfMask, { ...shared, mask, key: mask.id }) : OfStrip && createElement(OfStrip, { ...shared, key: strip.id })}
+            {chosen === STAGE && <StageHandles scene={scene} lens={lens} gestures={gestures} />}
+            {shared && (mask && OfMask ? createElement(OfMask, { ...shared, mask, key: mask.id }) : OfStrip && createElement(OfStrip, { ...shared, key: shared.strip.id }))}
+            <SourceMarks scene={scene} lens={lens} gestures={gestures} />
         </svg>
     );
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Changes, FoundBearing, Point, StripChange, Values } from '../../api/types';
+import { mapped } from '../../work/ground';
 import { allowed } from '../../work/ranges';
 import { everyStrip, numberOf, pointOf } from '../../work/strips';
 import { useWork } from '../../work/store';
@@ -65,11 +66,22 @@ export function PlateHandles(props: StripHandleProps) {
                 const free: Point = [Math.round(at[0] - from[0]), Math.round(at[1] - from[1])];
                 const { by, guides: next } = held.alt ? { by: free, guides: { x: null, y: null } } : snapped(corners, free, scene, lens);
                 setGuides(next);
+                // with shift it goes back and forth in space: its feet go along, and it grows as it comes nearer
+                if (held.shift && strip.stance === 'stands') {
+                    setGuides({ x: null, y: null });
+                    return { [strip.id]: { walk: free } };
+                }
                 return Object.fromEntries(together.map((other) => [other.id, { values: { place: [pointOf(other.values, 'place')[0] + by[0], pointOf(other.values, 'place')[1] + by[1]] } }]));
             },
             () => setGuides({ x: null, y: null }),
         );
     const bends = fitting || fit !== null;
+    const written = everyStrip(scene.strips).find((other) => other.id === strip.id);
+    const [wasX, wasY] = written ? pointOf(written.values, 'place') : place;
+    // feet that are being marked stand where the hand is; others go along with the plate
+    const marked = Array.isArray(strip.values.feet) && strip.values.feet !== written?.values.feet ? (strip.values.feet as Point[]).map(toScene) : null;
+    const movedFoot = ([x, y]: Point): Point => [x + place[0] - wasX, y + place[1] - wasY];
+    const toOwn = (point: Point) => (strip.maps ? mapped(strip.maps.toPlate, [point[0] - place[0] + wasX, point[1] - place[1] + wasY]) : toPicture(point));
 
     return (
         <>
@@ -102,6 +114,18 @@ export function PlateHandles(props: StripHandleProps) {
                 })}
             />
             <Grip lens={lens} at={place} label="Pivot" shape="ring" onGrab={drag('Pivot', (at) => ({ pivot: toPicture(at), place: at }))} />
+            {strip.stance === 'stands' &&
+                strip.standsOn?.map((foot, index) => (
+                    <Grip
+                        key={index}
+                        lens={lens}
+                        at={marked?.[index] ?? movedFoot(foot)}
+                        label={strip.standsOn?.length === 1 ? 'Foot' : `Foot ${index + 1}`}
+                        shape="diamond"
+                        colour="#93a5e6"
+                        onGrab={drag('Feet', (at) => ({ feet: (strip.standsOn ?? []).map((other, k) => roundPoint(toOwn(k === index ? at : movedFoot(other)))) }))}
+                    />
+                ))}
             {step === 'Match' && fit === null && <MatchHandles {...props} toScene={toScene} toPicture={toPicture} />}
         </>
     );

@@ -36,13 +36,13 @@ export function RimHandles({ scene, strip, lens, gestures }: StripHandleProps) {
         <>
             <Line lens={lens} points={[at(BEGINS), at(ENDS)]} colour="#f2a950" />
             <Line lens={lens} points={[at(tip, 0.05), at(ENDS), at(tip, -0.05)]} colour="#f2a950" />
-            <Grip
+            {!strip.source && <Grip
                 lens={lens}
                 at={at(BEGINS)}
                 label="Light from"
                 colour="#f2a950"
                 onGrab={(event) => startDrag(event, lens, strip.id, gestures, 'Turn the light', ([x, y]) => ({ turn: turnTo((Math.atan2(middle[1] - y, x - middle[0]) * 180) / Math.PI, elevation) }))}
-            />
+            />}
         </>
     );
 }

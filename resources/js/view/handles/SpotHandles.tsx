@@ -1,6 +1,7 @@
 import type { Point, StripChange, Values } from '../../api/types';
 import { allowed } from '../../work/ranges';
 import { numberOf, pointOf } from '../../work/strips';
+import { sourceName } from '../../work/things';
 import { startDrag } from './drag';
 import type { StripHandleProps } from './types';
 import { Grip, GrabLine, Line, Tag } from './parts';
@@ -33,7 +34,7 @@ export function SpotHandles({ strip, outlines, lens, gestures }: StripHandleProp
             <Line lens={lens} points={outlines.field ?? []} dashed />
             <Line lens={lens} points={outlines.beam ?? []} />
             <Line lens={lens} points={[origin, along(0, isConstant ? throwLength : Math.max(throwLength, reach))]} dashed />
-            <GrabLine lens={lens} points={[origin, target]} label="Move the spot" onGrab={drag('Move the spot', (at, from) => ({ origin: moved(origin, at, from), target: moved(target, at, from) }))} />
+            <GrabLine lens={lens} points={[origin, target]} label="Move the spot" onGrab={drag('Move the spot', (at, from) => ({ ...(strip.source ? {} : { origin: moved(origin, at, from) }), target: moved(target, at, from) }))} />
             {!isConstant && (
                 <Grip
                     lens={lens}
@@ -63,7 +64,8 @@ export function SpotHandles({ strip, outlines, lens, gestures }: StripHandleProp
             <Tag lens={lens} at={along(beam / 2, throwLength * 0.65)} text="50 %" />
             <Tag lens={lens} at={along(field / 2, throwLength * 0.85)} text="10 %" />
             <Grip lens={lens} at={target} label="Target" shape="ring" onGrab={drag('Target', (at) => ({ target: at }))} />
-            <Grip lens={lens} at={origin} label="Origin" colour="#f2a950" onGrab={drag('Origin', (at) => ({ origin: at }))} />
+            {/* where it hangs on a lamp, that is what moves */}
+            <Grip lens={lens} at={origin} label="Origin" colour="#f2a950" onGrab={strip.source ? (event) => startDrag(event, lens, sourceName(strip.source ?? ''), gestures, 'Move the source', (at) => ({ at })) : drag('Origin', (at) => ({ origin: at }))} />
         </>
     );
 }

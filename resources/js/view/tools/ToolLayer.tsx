@@ -1,9 +1,11 @@
 import { everyStrip } from '../../work/strips';
 import { useWork } from '../../work/store';
 import { LineLayer } from './LineLayer';
+import { MarkLayer } from './MarkLayer';
 import { OutlineLayer } from './OutlineLayer';
 import { PaintLayer } from './PaintLayer';
 import { PickLayer } from './PickLayer';
+import { PlaceLayer } from './PlaceLayer';
 import { SphereLayer } from './SphereLayer';
 import type { LayerProps } from './types';
 
@@ -14,7 +16,15 @@ export function ToolLayer(props: LayerProps) {
     const sphere = useWork((state) => state.sphere);
     const chosen = useWork((state) => state.chosen);
     const pending = useWork((state) => state.pending);
+    const placing = useWork((state) => state.placing);
+    const marking = useWork((state) => state.marking);
     const strip = everyStrip(props.scene.strips, pending).find((other) => other.id === chosen);
+    if (placing) {
+        return <PlaceLayer {...props} placing={placing} />;
+    }
+    if (marking) {
+        return <MarkLayer key={marking} {...props} marking={marking} />;
+    }
     if (!strip) {
         return null;
     }

@@ -1,0 +1,90 @@
+import type { Cut, Point, StripChange, Values } from '../../api/types';
+import { allowed } from '../../work/ranges';
+import { numberOf, pointOf } from '../../work/strips';
+import { sourceName } from '../../work/things';
+import { startDrag } from './drag';
+import { Grip, Line, Tag } from './parts';
+import type { StripHandleProps } from './types';
+
+/** The lamp over its foot, the target, the two rings as they lie on the surface, and the edges that cut it. */
+export function SpotOntoHandles({ strip, outlines, lens, gestures }: StripHandleProps) {
+    const { values } = strip;
+    const target = pointOf(values, 'target');
+    const [foot, lamp] = outlines.stand ?? [];
+    const beam = numberOf(values, 'beam');
+    const field = numberOf(values, 'field');
+    const cuts = (values.cuts ?? []) as Cut[];
+    const drag = (label: string, change: (at: Point, from: Point) => Values) => (event: React.PointerEvent<Element>) => startDrag(event, lens, strip.id, gestures, label, (at, from): StripChange => ({ values: change(at, from) }));
+    const ring = { beam: sideOf(outlines.beam), field: sideOf(outlines.field) };
+    // a ring grows with its angle as one sees it: its distance from the target says by how much
+    const opened = (angle: number, at: Point, from: Point) => (2 * Math.atan(Math.tan((angle * Math.PI) / 360) * (distance(at, target) / Math.max(1, distance(from, target)))) * 180) / Math.PI;
+    const within = (name: string, value: number, others: Values = values) => allowed(strip.kind, name, value, others);
+    const source = strip.source;
+
+    return (
+        <>
+            <Line lens={lens} points={outlines.field ?? []} dashed />
+            <Line lens={lens} points={outlines.beam ?? []} />
+            {foot && lamp && <Line lens={lens} points={[foot, lamp, target]} dashed colour="#f2a950" />}
+            {ring.field && <Grip lens={lens} at={ring.field} label="10 % ring" shape="diamond" onGrab={drag('Field angle', (at, from) => ({ field: within('field', opened(field, at, from)) }))} />}
+            {ring.beam && (
+                <Grip
+                    lens={lens}
+                    at={ring.beam}
+                    label="50 % ring"
+                    shape="diamond"
+                    onGrab={drag('Beam angle', (at, from) => {
+                        const next = within('beam', opened(beam, at, from));
+                        return { beam: next, field: within('field', field, { beam: next }) };
+                    })}
+                />
+            )}
+            {ring.beam && <Tag lens={lens} at={ring.beam} text="50 %" />}
+            {ring.field && <Tag lens={lens} at={ring.field} text="10 %" />}
+            {cuts.map((cut, index) => (
+                <g key={index}>
+                    <Line lens={lens} points={[cut.from, cut.to]} />
+                    {(['from', 'to'] as const).map((end) => (
+                        <Grip key={end} lens={lens} at={cut[end]} label={`Edge ${index + 1}, ${end === 'from' ? 'begin' : 'end'}`} shape="square" onGrab={drag('Cut edge', (at) => ({ cuts: cuts.map((other, k) => (k === index ? { ...other, [end]: at } : other)) }))} />
+                    ))}
+                </g>
+            ))}
+            <Grip lens={lens} at={target} label="Target" shape="ring" onGrab={drag('Target', (at) => ({ target: at }))} />
+            {foot && lamp && !source && (
+                <>
+                    <Grip
+                        lens={lens}
+                        at={foot}
+                        label="Foot of the lamp"
+                        shape="square"
+                        onGrab={drag('Move the lamp', (at) => ({ lamp: at }))}
+                    />
+                    <Grip
+                        lens={lens}
+                        at={lamp}
+                        label="Lamp"
+                        colour="#f2a950"
+                        onGrab={(event) => {
+                            // on the floor the lamp goes up and down over its foot; before a wall it and its foot are seen as one
+                            const rises = foot[1] - lamp[1] > 2;
+                            const [begun, height] = [pointOf(values, 'lamp'), numberOf(values, 'height')];
+                            startDrag(event, lens, strip.id, gestures, 'Move the lamp', (at, from): StripChange => ({
+                                values: { lamp: [begun[0] + at[0] - from[0], rises ? begun[1] : begun[1] + at[1] - from[1]], ...(rises ? { height: Math.max(1, height - (at[1] - from[1])) } : {}) },
+                            }));
+                        }}
+                    />
+                </>
+            )}
+            {lamp && source && <Grip lens={lens} at={lamp} label="Lamp" colour="#f2a950" onGrab={(event) => startDrag(event, lens, sourceName(source), gestures, 'Move the source', (at) => ({ at }))} />}
+        </>
+    );
+}
+
+/** The place of a ring furthest to the right, where it is grabbed. */
+function sideOf(ring: Point[] | undefined): Point | undefined {
+    return ring?.reduce<Point | undefined>((furthest, point) => (furthest === undefined || point[0] > furthest[0] ? point : furthest), undefined);
+}
+
+function distance(a: Point, b: Point): number {
+    return Math.hypot(a[0] - b[0], a[1] - b[1]);
+}

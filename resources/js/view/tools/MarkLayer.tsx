@@ -1,0 +1,110 @@
+import { useEffect, useState } from 'react';
+import type { Point, Wall } from '../../api/types';
+import { follow } from '../../ui/pointer';
+import { newKey } from '../../work/outbox';
+import { STAGE } from '../../work/things';
+import { work, type Marking } from '../../work/store';
+import { Grip, Line } from '../handles/parts';
+import { placing } from './place';
+import type { LayerProps } from './types';
+
+/** How far above its foot a new wall reaches, of the scene's height. */
+const NEW_HEIGHT = 0.5;
+
+/** How far above the contact row a new horizon lies, of the scene's height. */
+const NEW_HORIZON = 0.3;
+
+/** Marks the floor or a wall: by one line, or by four corners one after the other. */
+export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps & { marking: Exclude<Marking, null> }) {
+    const [points, setPoints] = useState<Point[]>([]);
+    const byCorners = marking === 'square' || marking === 'wall';
+    const walls = scene.stage.walls ?? [];
+
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent) => {
+            if (event.key === 'Escape') {
+                event.stopPropagation();
+                work.mark(null);
+            }
+        };
+        window.addEventListener('keydown', onKey, true);
+        return () => window.removeEventListener('keydown', onKey, true);
+    }, []);
+
+    function write(values: Record<string, unknown>, label: string) {
+        work.mark(null);
+        void gestures.change(STAGE, { values: values as never }, label);
+    }
+
+    function wall(part: Partial<Wall>): Wall {
+        const names = walls.map((other) => other.name);
+        const name = Array.from({ length: walls.length + 1 }, (_, k) => (k === 0 ? 'Wall' : `Wall ${k + 1}`)).find((free) => !names.includes(free)) ?? 'Wall';
+        return { id: newKey().slice(0, 12), name, ...part };
+    }
+
+    function finish(marked: Point[]) {
+        const [from, to] = marked;
+        if (!from || !to) {
+            return;
+        }
+        const line: [Point, Point] = from[0] <= to[0] ? [from, to] : [to, from];
+        switch (marking) {
+            case 'floor': {
+                const horizon = scene.stage.floor?.horizon ?? scene.stage.lines.horizon ?? scene.height * 0.4;
+                return write({ floor: { horizon: Math.round(Math.min(horizon, Math.min(from[1], to[1]) - scene.height * NEW_HORIZON)), contact: line } }, 'Mark the floor');
+            }
+            case 'square':
+                return write({ floor: { corners: clockwise(marked) } }, 'Mark the floor by a square');
+            case 'wall':
+                return write({ walls: [...walls, wall({ corners: clockwise(marked) })] }, 'Mark a wall');
+            case 'foot':
+                return write({ walls: [...walls, wall({ foot: line, height: Math.round(scene.height * NEW_HEIGHT) })] }, 'Mark a wall');
+        }
+    }
+
+    function onPointerDown(event: React.PointerEvent<HTMLDivElement>) {
+        if (event.button !== 0) {
+            return;
+        }
+        event.preventDefault();
+        const { at: pressed, place } = placing(event, lens);
+        const round = ([x, y]: Point): Point => [Math.round(x * 10) / 10, Math.round(y * 10) / 10];
+        const from = round(pressed);
+        if (byCorners) {
+            const next = [...points, from];
+            setPoints(next);
+            if (next.length === 4) {
+                finish(next);
+            }
+            return;
+        }
+        let to = from;
+        follow(event.currentTarget, event.pointerId, {
+            move: (pointer) => {
+                to = round(place(pointer));
+                setPoints([from, to]);
+            },
+            end: () => (Math.hypot(to[0] - from[0], to[1] - from[1]) < 2 ? setPoints([]) : finish([from, to])),
+            cancel: () => setPoints([]),
+        });
+    }
+
+    return (
+        <div className="absolute inset-0 cursor-crosshair touch-none" data-testid="marking" onPointerDown={onPointerDown}>
+            <svg className="pointer-events-none absolute inset-0 h-full w-full" width={view.width} height={view.height}>
+                <Line lens={lens} points={points} colour="#93a5e6" />
+                {points.map((point, index) => (
+                    <Grip key={index} lens={lens} at={point} label={`Corner ${index + 1}`} shape="diamond" onGrab={() => undefined} />
+                ))}
+            </svg>
+        </div>
+    );
+}
+
+/** Four corners in order: upper left, upper right, lower right, lower left, whichever was clicked first. */
+function clockwise(corners: Point[]): Point[] {
+    const [cx, cy] = [0, 1].map((axis) => corners.reduce((sum, corner) => sum + (corner[axis] ?? 0), 0) / corners.length) as Point;
+    const turned = [...corners].sort((a, b) => Math.atan2(a[1] - cy, a[0] - cx) - Math.atan2(b[1] - cy, b[0] - cx));
+    const first = turned.reduce((best, corner, index) => ((turned[best]?.[0] ?? 0) + (turned[best]?.[1] ?? 0) <= corner[0] + corner[1] ? best : index), 0);
+    return [...turned.slice(first), ...turned.slice(0, first)];
+}

@@ -63,7 +63,8 @@ export async function newScene(page: Page, bytes: Buffer, name = 'quay.png'): Pr
 
 export async function addSpot(page: Page): Promise<void> {
     await page.getByRole('button', { name: 'Add a strip' }).click();
-    await page.getByRole('button', { name: /^Spot/ }).click();
+    await page.getByRole('button', { name: /^Spot A cone/ }).click();
+    await page.keyboard.press('Enter');
     await expect(page.locator('[data-strip][aria-label^="Spot"]')).toBeVisible();
     await settled(page);
 }

@@ -22,6 +22,7 @@ use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Hanging;
 use Aumbrel\Core\Scene\Scene as Document;
+use Aumbrel\Core\Stage\SceneSource;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
@@ -44,11 +45,26 @@ final class PictureController
         foreach ($request->changes() as $strip => $change) {
             $flat = ChangeStrip::changed($flat, (string) $strip, $change, fn (): Pictures => $this->store->known($scene));
         }
-        $ask = $this->ask($scene, $request->look()->at($flat), RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], $request->below());
+        $ask = $this->ask($scene, $request->look()->at($flat), RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], self::lowest($flat, $request->below()));
         $pieces = $this->renders->pieces($ask, new Ticket($request->priority(), $request->view($scene), $request->integer('number')));
 
         // the processes render while this is worked out
         return (new PictureAnswer($pieces, $ask->window()->rows, $this->changed($scene, $flat, array_map(strval(...), array_keys($request->changes())))))->respond();
+    }
+
+    /** The lowest strip that changes with a thing: the picture below it can be kept. */
+    private static function lowest(FlatScene $flat, ?string $thing): ?string
+    {
+        if ($thing === null || ! str_starts_with($thing, SceneSource::NAMED)) {
+            return $thing;
+        }
+        foreach ($flat->order as [$id]) {
+            if (SceneSource::NAMED.($flat->strips[$id]['source'] ?? '') === $thing) {
+                return $id;
+            }
+        }
+
+        return null;
     }
 
     /**

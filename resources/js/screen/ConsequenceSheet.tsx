@@ -75,6 +75,15 @@ function Sheet({ scene, source, name, gestures }: { scene: Scene; source: string
     );
 }
 
+/** How much brighter a small picture is shown, so that its brightest places are light. */
+function brightening({ data }: ImageData): number {
+    let most = 1;
+    for (let at = 0; at < data.length; at += 4) {
+        most = Math.max(most, data[at] ?? 0, data[at + 1] ?? 0, data[at + 2] ?? 0);
+    }
+    return Math.min(12, Math.max(1, 230 / most));
+}
+
 function Small({ picture }: { picture: ImageData | undefined }) {
     const canvas = useRef<HTMLCanvasElement>(null);
     useEffect(() => {
@@ -83,6 +92,8 @@ function Small({ picture }: { picture: ImageData | undefined }) {
             element.width = picture.width;
             element.height = picture.height;
             element.getContext('2d')?.putImageData(picture, 0, 0);
+            // brightened until something can be seen in it
+            element.style.filter = `brightness(${brightening(picture)})`;
         }
     }, [picture]);
     return (

@@ -92,8 +92,9 @@ function isColour(value: Value | undefined): value is Colour {
     return value !== null && typeof value === 'object' && ('kelvin' in value || 'swatch' in value);
 }
 
-export function colourOf(strip: Pick<Strip, 'values'>): Colour | null {
-    const colour = strip.values.colour;
+/** A light's colour, or a flat one: its source's where it hangs on one. */
+export function colourOf(strip: Pick<Strip, 'values'> & { inForce?: Values }): Colour | null {
+    const colour = strip.inForce?.colour ?? strip.values.colour;
     return isColour(colour) ? colour : typeof colour === 'string' ? { swatch: colour } : null;
 }
 

@@ -37,7 +37,8 @@ final readonly class Patches
         foreach ($painted instanceof Dropped ? [] : (unpack('V*', $painted->bytes) ?: []) as $pixel) {
             $pixel = is_int($pixel) ? $pixel : 0;
             $alpha = ($pixel >> 24 & 255) / 255;
-            foreach ([16, 8, 0] as $channel => $shift) {
+            // red lies lowest, as the browser wants it
+            foreach ([0, 8, 16] as $channel => $shift) {
                 $sums[$channel] += $alpha * Srgb::decode(($pixel >> $shift & 255) / 255);
             }
             $sums[3] += $alpha;

@@ -10,6 +10,7 @@ use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Stage\SceneSource;
+use Aumbrel\Core\Stage\Stage;
 
 /**
  * A new strip of a kind: lying well in what is looked at, or along a line that was drawn from where it stands to where it aims;
@@ -41,7 +42,7 @@ final class AddStrip extends Gesture
             ...($class::family()->fadesInStops() ? ['level' => $class::placedLevel()] : []),
             ...self::source($scene, $class),
             'values' => $asked->has('line') && is_subclass_of($class, Drawn::class)
-                ? $class::drawn($asked->point('line.0'), $asked->point('line.1'), $asked->number('span'))
+                ? $class::drawn($asked->point('line.0'), $asked->point('line.1'), $asked->number('span'), Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size()))
                 : $class::placed($asked->point('centre'), $asked->number('span'), is_string($plate) ? $plate : null),
         ], $above);
     }

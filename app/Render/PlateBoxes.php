@@ -10,7 +10,6 @@ use App\Scenes\Boxes;
 use App\Scenes\FlatScene;
 use Aumbrel\Core\Geometry\Bounds;
 use Illuminate\Contracts\Cache\Repository;
-use Illuminate\Support\Facades\DB;
 
 /** Has the boxes of cut-out plates found by a render process; one that was found is kept under what it depends on. */
 final readonly class PlateBoxes implements Boxes
@@ -21,41 +20,34 @@ final readonly class PlateBoxes implements Boxes
     {
     }
 
-    public function of(Scene $scene, FlatScene $flat): array
+    public function of(Scene $scene, FlatScene $flat, array $pictures): array
     {
         $boxes = [];
-        $opaque = null;
         foreach ($flat->strips as $id => $strip) {
-            if (! $flat->isPlate((string) $id)) {
+            $values = $strip['values'] ?? [];
+            $name = is_array($values) ? $values['picture'] ?? null : null;
+            $picture = is_string($name) ? $pictures[$name] ?? null : null;
+            if ($picture === null) {
                 continue;
             }
-            $picture = FlatScene::fields($strip['values'] ?? [])['picture'] ?? null;
             $cut = array_values(array_filter(FlatScene::fields($strip['masks'] ?? []), static fn (mixed $mask): bool => is_array($mask) && ($mask['on'] ?? '') === 'plate'));
-            $opaque ??= $this->pictures($scene);
-            if (! is_string($picture) || ! isset($opaque[$picture]) || ($cut === [] && $opaque[$picture]['opaque'])) {
-                continue;
+            if ($cut !== [] || ! $picture->opaque) {
+                $boxes[$id] = $this->box($scene, (string) $id, 'box '.hash('xxh128', json_encode([$picture->id, $cut], JSON_THROW_ON_ERROR)));
             }
-            $key = 'box '.hash('xxh128', json_encode([$opaque[$picture]['id'], $cut], JSON_THROW_ON_ERROR));
-            try {
-                $found = $this->kept->remember($key, now()->addDays(self::DAYS), fn (): mixed => $this->studies->of($scene, (string) $id, Study::Box));
-            } catch (NotPossible) {
-                // something newer came in between: the whole picture stands in until it is asked for again
-                continue;
-            }
-            $boxes[$id] = is_array($found) && count($found) === 4 ? new Bounds(...array_map(static fn (mixed $side): float => is_numeric($side) ? (float) $side : 0.0, array_values($found))) : null;
         }
 
-        return $boxes;
+        return array_filter($boxes, static fn (Bounds|false|null $box): bool => $box !== false);
     }
 
-    /** @return array<string, array{id: string, opaque: bool}> by name in the scene */
-    private function pictures(Scene $scene): array
+    /** @return Bounds|false|null null when nothing is left of it; false when something newer came in between, and it is to be asked again */
+    private function box(Scene $scene, string $strip, string $key): Bounds|false|null
     {
-        $pictures = [];
-        foreach (DB::table('scene_pictures')->join('pictures', 'pictures.id', '=', 'scene_pictures.picture_id')->where('scene_id', $scene->id)->get(['name', 'pictures.id', 'opaque']) as $row) {
-            $pictures[(string) $row->name] = ['id' => (string) $row->id, 'opaque' => (bool) $row->opaque];
+        try {
+            $found = $this->kept->remember($key, now()->addDays(self::DAYS), fn (): mixed => $this->studies->of($scene, $strip, Study::Box));
+        } catch (NotPossible) {
+            return false;
         }
 
-        return $pictures;
+        return is_array($found) && count($found) === 4 ? new Bounds(...array_map(static fn (mixed $side): float => is_numeric($side) ? (float) $side : 0.0, array_values($found))) : null;
     }
 }

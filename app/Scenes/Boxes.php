@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Scenes;
 
+use App\Models\Picture;
 use App\Models\Scene;
 use Aumbrel\Core\Geometry\Bounds;
 
@@ -12,7 +13,8 @@ interface Boxes
 {
     /**
      * @param  FlatScene  $flat  the scene as it is written
+     * @param  array<string, Picture>  $pictures  by name in the scene
      * @return array<array-key, Bounds|null> by strip; null where nothing is left of one
      */
-    public function of(Scene $scene, FlatScene $flat): array;
+    public function of(Scene $scene, FlatScene $flat, array $pictures): array;
 }

@@ -125,6 +125,14 @@ final readonly class FlatScene
         throw new SceneError('source', "there is no \"{$name}\" in this scene");
     }
 
+    /** @return array{int, int} width and height */
+    public function size(): array
+    {
+        $size = self::fields($this->scene['size'] ?? [], 'size');
+
+        return is_int($size[0] ?? null) && is_int($size[1] ?? null) ? [$size[0], $size[1]] : throw SceneError::expected('size', '[width, height]', $size);
+    }
+
     /** @return list<array<mixed>> */
     public function sources(): array
     {

@@ -159,11 +159,13 @@ final class SceneStore
      * What is known of the scene's pictures, and where on them something is, as they are cut out by what is written.
      *
      * @param  array<string, Picture>|null  $pictures  when they have been read
+     * @param  FlatScene|null  $flat  the scene as it is written, when it has been read
      */
-    public function known(Scene $scene, ?array $pictures = null): Pictures
+    public function known(Scene $scene, ?array $pictures = null, ?FlatScene $flat = null): Pictures
     {
-        $sizes = array_map(static fn (Picture $picture): array => [$picture->width, $picture->height, $picture->opaque], $pictures ?? $this->pictures($scene));
-        $boxes = $this->boxes["{$scene->id} {$scene->revision}"] ??= $scene->exists ? ($this->boxesOf)()->of($scene, $this->flat($scene)) : [];
+        $pictures ??= $this->pictures($scene);
+        $sizes = array_map(static fn (Picture $picture): array => [$picture->width, $picture->height, $picture->opaque], $pictures);
+        $boxes = $this->boxes["{$scene->id} {$scene->revision}"] ??= $scene->exists ? ($this->boxesOf)()->of($scene, $flat ?? $this->flat($scene), $pictures) : [];
 
         return new Pictures($sizes, $boxes);
     }

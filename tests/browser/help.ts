@@ -165,7 +165,7 @@ export async function shownAt(page: Page, x: number, y: number): Promise<Rgb> {
 
 /** A place of the scene on the screen, while the whole scene is shown. */
 export async function onScreen(page: Page, [x, y]: [number, number], size = { width: 320, height: 200 }): Promise<[number, number]> {
-    const box = (await page.getByRole('application').boundingBox())!;
+    const box = (await page.getByRole('application', { name: /^View/ }).boundingBox())!;
     const zoom = Math.min((box.width - 28) / size.width, (box.height - 28) / size.height);
     return [box.x + Math.round(box.width / 2 - (size.width / 2) * zoom) + x * zoom, box.y + Math.round(box.height / 2 - (size.height / 2) * zoom) + y * zoom];
 }

@@ -28,7 +28,8 @@ try {
     await page.waitForURL(/\/scenes\//);
     await settled(page);
     await page.getByRole('button', { name: 'Add a strip' }).click();
-    await page.getByRole('button', { name: /^Spot/ }).click();
+    await page.getByRole('button', { name: /^Spot A cone/ }).click();
+    await page.keyboard.press('Enter');
     await settled(page);
     const oneSpot = await drag(page);
 
@@ -56,6 +57,16 @@ try {
     await settled(page);
     const rim = await drag(page, 'Light from');
 
+    const lit = inEnvironment('bin/aumbrel', 'store', sourceWithSix()).trim();
+    await page.goto(`${base}/scenes/${lit}`);
+    await settled(page);
+    await page.getByRole('group', { name: 'Sources and stage' }).getByRole('button', { name: 'Lamp', exact: true }).click();
+    await settled(page);
+    const source = await drag(page, 'Lamp');
+    await page.locator('[data-strip="pool"]').click();
+    await settled(page);
+    const pool = await drag(page);
+
     const long = inEnvironment('bin/aumbrel', 'store', twentyFourStrips()).trim();
     await page.setViewportSize({ width: 1920, height: 1080 });
     await page.goto(`${base}/scenes/${long}`);
@@ -64,7 +75,7 @@ try {
     await settled(page);
     const twentyFourStripsLarge = await drag(page);
     const takingIn = await take(page);
-    console.log(JSON.stringify({ unit: 'ms', oneSpot, twelveStrips, twelveStripsLowest, painting, rimmedPlate: rimmed, rim, twentyFourStripsLarge, takingIn }));
+    console.log(JSON.stringify({ unit: 'ms', oneSpot, twelveStrips, twelveStripsLowest, painting, rimmedPlate: rimmed, rim, sourceWithSixStrips: source, pool, twentyFourStripsLarge, takingIn }));
 } finally {
     rmSync(folder, { recursive: true });
     await browser.close();
@@ -85,6 +96,28 @@ function rimmedPlate() {
     cpSync('demo/night-market', folder, { recursive: true });
     writeFileSync(join(folder, 'rims.json'), JSON.stringify(scene));
     return join(folder, 'rims.json');
+}
+
+/** A lamp on which six strips hang: two pools, three spots in the air, and a rim. */
+function sourceWithSix() {
+    const plate = (id, picture, values = {}) => ({ id, kind: 'plate', values: { picture, ...values } });
+    const pool = (id, beam, field) => ({ id, kind: 'spot-onto', level: 1, source: 'lamp', confinedTo: 'boardwalk', values: { surface: 'floor', lamp: [560, 820], target: [560, 830], beam, field } });
+    const spot = (id, x, more) => ({ id, kind: 'spot', level: -1, source: 'lamp', ...more, values: { origin: [560, 240], target: [x, 900], reach: 900 } });
+    const scene = {
+        aumbrel: 2,
+        title: 'Lamp',
+        size: [1600, 1000],
+        stage: { floor: { horizon: 500, contact: [[0, 820], [1600, 820]] } },
+        sources: [{ id: 'lamp', kind: 'lamp', name: 'Lamp', values: { place: [560, 240], colour: { kelvin: 2800 } } }],
+        strips: [
+            plate('boardwalk', 'boardwalk.jpg'), plate('heron', 'heron.png', { place: [900, 800], pivot: [497, 1545], scale: 0.375 }),
+            pool('pool', 64, 104), pool('close', 26, 44), spot('left', 300), spot('middle', 560, { mode: 'screen' }), spot('right', 820),
+            { id: 'rim', kind: 'rim', level: 2, source: 'lamp', values: { of: 'heron', width: 10 } },
+        ],
+    };
+    cpSync('demo/night-market', folder, { recursive: true });
+    writeFileSync(join(folder, 'lamp.json'), JSON.stringify(scene));
+    return join(folder, 'lamp.json');
 }
 
 /** The benchmark scene with its lights once more, beside where they were. */

@@ -41,15 +41,15 @@ final class PictureController
 
     public function picture(LookAt $request, Scene $scene): AnyResponse
     {
-        $flat = $this->store->flat($scene);
+        $stored = $flat = $this->store->flat($scene);
         foreach ($request->changes() as $strip => $change) {
-            $flat = ChangeStrip::changed($flat, (string) $strip, $change, fn (): Pictures => $this->store->known($scene));
+            $flat = ChangeStrip::changed($flat, (string) $strip, $change, fn (): Pictures => $this->store->known($scene, null, $stored));
         }
         $ask = $this->ask($scene, $request->look()->at($flat), RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], self::lowest($flat, $request->below()));
         $pieces = $this->renders->pieces($ask, new Ticket($request->priority(), $request->view($scene), $request->integer('number')));
 
         // the processes render while this is worked out
-        return (new PictureAnswer($pieces, $ask->window()->rows, $this->changed($scene, $flat, array_map(strval(...), array_keys($request->changes())))))->respond();
+        return (new PictureAnswer($pieces, $ask->window()->rows, $this->changed($scene, $flat, $stored, array_map(strval(...), array_keys($request->changes())))))->respond();
     }
 
     /** The lowest strip that changes with a thing: the picture below it can be kept. */
@@ -73,13 +73,13 @@ final class PictureController
      * @param  list<string>  $strips  that are changed
      * @return array<string, mixed>
      */
-    private function changed(Scene $scene, FlatScene $flat, array $strips): array
+    private function changed(Scene $scene, FlatScene $flat, FlatScene $stored, array $strips): array
     {
         if ($strips === []) {
             return ['outlines' => (object) []];
         }
         $document = Document::read($flat->toDocument(), Registry::kinds());
-        $known = $this->store->known($scene);
+        $known = $this->store->known($scene, null, $stored);
         $hanging = new Hanging($document, $known);
         $shown = [];
         foreach ($document->everyStrip() as $strip) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Stage\Stage;
 
 /** A light that is placed by one line: from where it stands to where it aims. */
 interface Drawn
@@ -13,5 +14,5 @@ interface Drawn
      * @param  float  $span  the shorter side of what is looked at, in scene pixels
      * @return array<string, mixed> the values of a new one
      */
-    public static function drawn(Point $from, Point $to, float $span): array;
+    public static function drawn(Point $from, Point $to, float $span, Stage $stage): array;
 }

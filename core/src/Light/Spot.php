@@ -124,7 +124,7 @@ final readonly class Spot implements Directed, Drawn, Driven, Extent, Field
     }
 
     /** Its reach goes a little past where it aims. */
-    public static function drawn(Point $from, Point $to, float $span): array
+    public static function drawn(Point $from, Point $to, float $span, Stage $stage): array
     {
         return [
             'origin' => [round($from->x), round($from->y)], 'target' => [round($to->x), round($to->y)],

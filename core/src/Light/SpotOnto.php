@@ -54,10 +54,19 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
 
     private const LOWEST = 1.0;
 
+    /** The least height of a new one, of the way from its foot to its target. */
+    private const STEEP = 0.8;
+
+    /** The field angle of a new one, degrees, and how much wider that is than its beam. */
+    private const OPEN = 88.0;
+
+    private const OPENNESS = 1.75;
+
     /**
      * @param  string|null  $surface  the floor, a wall's id, or null for a wall that faces the camera
      * @param  Point  $lamp  its foot, as it is seen on the surface
      * @param  float  $height  over the foot, px
+     * @param  Point|null  $target  what it aims at; null for the place straight under the lamp
      * @param  float|null  $reach  px of the contact row
      * @param  Cuts  $cuts  straight edges that cut it off
      * @param  Vector|null  $hung  where it stands in space, when it hangs on a lamp
@@ -66,7 +75,7 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
         private ?string $surface,
         private Point $lamp,
         private float $height,
-        private Point $target,
+        private ?Point $target,
         private float $beam,
         private float $field,
         private ?float $reach,
@@ -102,11 +111,11 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
         return [
             LightColourValue::named('colour', 'Colour', 'light', LightColour::kelvin(3200)),
             SurfaceValue::optional('surface', 'Onto', 'light', 'a wall facing you'),
-            NumberValue::named('beam', 'Beam angle', 'light', Unit::Degrees, 0.5, 160, 50, 0.5),
-            NumberValue::named('field', 'Field angle', 'light', Unit::Degrees, 0.55, 168, 88, 0.5, new Times('beam', AngularLaw::LEAST_RATIO, AngularLaw::MOST_RATIO)),
+            NumberValue::named('beam', 'Beam angle', 'light', Unit::Degrees, 0.5, 160, self::OPEN / self::OPENNESS, 0.5),
+            NumberValue::named('field', 'Field angle', 'light', Unit::Degrees, 0.55, 168, self::OPEN, 0.5, new Times('beam', AngularLaw::LEAST_RATIO, AngularLaw::MOST_RATIO)),
             PointValue::named('lamp', 'Lamp over', 'reach'),
             NumberValue::named('height', 'Height', 'reach', Unit::Pixels, self::LOWEST, 100000, 200, 1),
-            PointValue::named('target', 'Target', 'reach'),
+            PointValue::optional('target', 'Target', 'reach', 'straight under the lamp'),
             NumberValue::optional('reach', 'Reach', 'reach', Unit::Pixels, 1, 100000, 'without end'),
             NumberValue::named('softness', 'Softness', 'reach', Unit::Pixels, 0, 2000, 0),
             CutsValue::named('cuts', 'Cut edges', 'cut'),
@@ -116,7 +125,7 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
     public static function from(Values $values): self
     {
         return new self(
-            $values->optionalText('surface'), $values->object('lamp', Point::class), $values->number('height'), $values->object('target', Point::class),
+            $values->optionalText('surface'), $values->object('lamp', Point::class), $values->number('height'), $values->optional('target', Point::class),
             $values->number('beam'), $values->number('field'), $values->optionalNumber('reach'), $values->number('softness'),
             $values->object('cuts', Cuts::class), $values->object('colour', LightColour::class),
         );
@@ -124,12 +133,37 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
 
     public static function placed(Point $centre, float $span, ?string $plate = null): array
     {
-        return self::drawn($centre->plus(round($span * 0.12), -round($span * 0.12)), $centre, $span);
+        return self::before($centre->plus(round($span * 0.12), -round($span * 0.12)), $centre, $span);
     }
 
-    public static function drawn(Point $from, Point $to, float $span): array
+    /** On the floor the lamp stands as deep as what it aims at, and as high as it is seen over that; else it stands before the wall. */
+    public static function drawn(Point $from, Point $to, float $span, Stage $stage): array
     {
-        return ['lamp' => [round($from->x), round($from->y)], 'target' => [round($to->x), round($to->y)], 'height' => max(self::LOWEST, round(max($span * 0.3, 0.45 * $from->distanceTo($to))))];
+        $surface = $stage->surfaceAt($to);
+        if ($surface !== Stage::FLOOR) {
+            return [...self::before($from, $to, $span), 'surface' => $surface];
+        }
+
+        return ['surface' => $surface, ...self::over(new Point($from->x, $to->y), $to, max($to->y - $from->y, 0.1 * $span))];
+    }
+
+    /** @return array<string, mixed> values of one whose lamp stands before its wall */
+    private static function before(Point $from, Point $to, float $span): array
+    {
+        return self::over($from, $to, 0.3 * $span);
+    }
+
+    /**
+     * A lamp over its foot, at least so high that its light does not fall too flat; its beam is closed as far as that asks for.
+     *
+     * @return array<string, mixed>
+     */
+    private static function over(Point $foot, Point $target, float $height): array
+    {
+        $height = max(self::LOWEST, $height, self::STEEP * $foot->distanceTo($target));
+        $field = min(self::OPEN, 2 * (self::FLATTEST - 5 - rad2deg(atan2($foot->distanceTo($target), $height))));
+
+        return ['lamp' => [round($foot->x), round($foot->y)], 'target' => [round($target->x), round($target->y)], 'height' => round($height), 'beam' => round($field / self::OPENNESS), 'field' => round($field)];
     }
 
     /** A pool straight under the lamp on the floor, and on each wall before which it hangs; a small close one in the middle of each. */
@@ -153,7 +187,7 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
             }
             foreach ([['pool', 'Pool on', 64.0, 104.0, 2.0, $ticked, 10], ['close pool', 'Close pool on', 26.0, 44.0, 1.0, false, 20]] as [$key, $words, $beam, $field, $stops, $isTicked, $order]) {
                 $all[] = new Proposal("{$key} {$surface}", "{$words} {$name}", self::class, [
-                    'surface' => (string) $surface, 'beam' => $beam, 'field' => $field, 'lamp' => $under->toArray(), 'target' => [round($under->x, 1), round($under->y, 1)],
+                    'surface' => (string) $surface, 'beam' => $beam, 'field' => $field, 'lamp' => $under->toArray(),
                 ], 0.0, $placed->ground(), $isTicked, $order, $under, $stops);
             }
         }
@@ -203,26 +237,37 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
 
     public function inForce(Drive $drive): array
     {
-        $colour = ['colour' => $drive->source->kind->colour()->toArray()];
-        $face = $drive->stage->face($this->surface);
-        $lamp = $drive->source->kind->place($drive->stage->camera);
-        if ($face === null || $lamp === null) {
-            return $colour;
-        }
-        $camera = $drive->stage->camera;
-        $under = $face->foot($lamp);
-        // a lamp behind the camera stands over a place that is not seen: its values say the nearest one that is
-        $under = $camera->scale($under->z) > Camera::NEAREST ? $under : new Vector($under->x, $under->y, $camera->focal * (1 - 2 * Camera::NEAREST));
-        $foot = $camera->seen($under) ?? $this->lamp;
-        $height = $face->over($lamp) / $camera->scale($under->z);
+        $stand = $this->stand($drive);
 
-        return ['lamp' => $foot->toArray(), 'height' => max(self::LOWEST, $height), ...$colour];
+        return [...($stand === null ? [] : ['lamp' => $stand[0]->toArray(), 'height' => $stand[1]]), 'colour' => $drive->source->kind->colour()->toArray()];
     }
 
     public function driven(Drive $drive, Values $own): StripKind
     {
-        return new self($this->surface, $this->lamp, $this->height, $this->target, $this->beam, $this->field, $this->reach, $this->softness, $this->cuts,
+        [$lamp, $height] = $this->stand($drive) ?? [$this->lamp, $this->height];
+
+        return new self($this->surface, $lamp, $height, $this->target, $this->beam, $this->field, $this->reach, $this->softness, $this->cuts,
             $drive->source->kind->colour(), $drive->source->kind->place($drive->stage->camera));
+    }
+
+    /**
+     * Where a source's foot is seen on the surface, and how high it stands over that, px; null when there is no such surface.
+     *
+     * @return array{Point, float}|null
+     */
+    private function stand(Drive $drive): ?array
+    {
+        $camera = $drive->stage->camera;
+        $face = $drive->stage->face($this->surface);
+        $lamp = $drive->source->kind->place($camera);
+        if ($face === null || $lamp === null) {
+            return null;
+        }
+        $under = $face->foot($lamp);
+        // a lamp behind the camera stands over a place that is not seen: its values say the nearest one that is
+        $under = $camera->scale($under->z) > Camera::NEAREST ? $under : new Vector($under->x, $under->y, $camera->focal * (1 - 2 * Camera::NEAREST));
+
+        return [$camera->seen($under) ?? $this->lamp, max(self::LOWEST, $face->over($lamp) / $camera->scale($under->z))];
     }
 
     public function lights(): ?string
@@ -232,7 +277,7 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
 
     public function aim(): Point
     {
-        return $this->target;
+        return $this->target ?? $this->lamp;
     }
 
     public function bearingFrom(Footing $from, Stage $stage): Bearing
@@ -283,7 +328,7 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
     {
         $face = $stage->face($this->surface);
         $lamp = $this->lampIn($stage);
-        $target = $face?->seenAt($this->target, $stage->camera);
+        $target = $this->target === null ? ($lamp === null ? null : $face?->foot($lamp)) : $face?->seenAt($this->target, $stage->camera);
 
         return $face === null || $lamp === null || $target === null || $face->over($lamp) <= 0 ? null
             : new Pool($stage->camera, $face, $lamp, $target, new AngularLaw($this->beam, $this->field), $this->reach, $this->cuts, $stage->edges($this->surface));
@@ -309,6 +354,6 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
     /** What it is seen from, in space: a plate, or its target on the surface. */
     private function lit(Footing $from, Stage $stage): Vector
     {
-        return ($from->middle == $this->target ? $stage->face($this->surface)?->seenAt($this->target, $stage->camera) : null) ?? $from->place($stage->camera);
+        return ($from->middle == $this->aim() ? $stage->face($this->surface)?->seenAt($this->aim(), $stage->camera) : null) ?? $from->place($stage->camera);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Stage;
 
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Vector;
 use Aumbrel\Core\Input\Fields;
 
@@ -91,6 +92,31 @@ final readonly class Stage
         }
 
         return $edges;
+    }
+
+    /** The surface that is seen at a place of the picture: the last marked wall there, else the floor; null when there is none. */
+    public function surfaceAt(Point $place): ?string
+    {
+        foreach (array_reverse($this->walls) as $wall) {
+            if (self::isInside($wall->corners($this->camera), $place)) {
+                return $wall->id;
+            }
+        }
+
+        return $this->floor !== null && $place->y > $this->floor->horizon + 1 ? self::FLOOR : null;
+    }
+
+    /** @param  list<array{float, float}>  $corners  clockwise */
+    private static function isInside(array $corners, Point $place): bool
+    {
+        foreach ($corners as $k => [$x, $y]) {
+            [$nextX, $nextY] = $corners[($k + 1) % count($corners)];
+            if (($nextX - $x) * ($place->y - $y) - ($nextY - $y) * ($place->x - $x) < 0) {
+                return false;
+            }
+        }
+
+        return $corners !== [];
     }
 
     public function wall(string $id): ?Wall

@@ -16,6 +16,11 @@ final readonly class PointValue extends ValueType
         return new Parameter($name, $label, $section, new self, $default);
     }
 
+    public static function optional(string $name, string $label, string $section, string $whenEmpty): Parameter
+    {
+        return Parameter::optional($name, $label, $section, new self, $whenEmpty);
+    }
+
     public static function key(): string
     {
         return 'point';

@@ -1,5 +1,6 @@
 import type { Point } from '../api/types';
 import { figure } from '../ui/words';
+import { Forget } from './Action';
 import type { ValueProps } from './hand';
 import { Row } from './Row';
 import { understood, useTyping } from './typing';
@@ -7,7 +8,15 @@ import { understood, useTyping } from './typing';
 /** How far from the scene's corner a place may lie, in px. */
 const FAR = 1e6;
 
-export function PointField({ parameter: { label }, value, hand }: ValueProps<Point>) {
+export function PointField({ parameter, value, hand }: ValueProps<Point | null>) {
+    const { label } = parameter;
+    if (value === null) {
+        return (
+            <Row label={label}>
+                <span className="text-quiet">{parameter.whenEmpty}</span>
+            </Row>
+        );
+    }
     const axis = (at: 0 | 1, name: string) => {
         const joined = (next: number | null): Point => (at === 0 ? [next ?? 0, value[1]] : [value[0], next ?? 0]);
         return <PlainNumber name={`${label}, ${name}`} value={value[at]} onSet={(next) => hand.set(joined(next))} onNudge={(next) => hand.nudge(joined(next))} />;
@@ -17,6 +26,7 @@ export function PointField({ parameter: { label }, value, hand }: ValueProps<Poi
             {axis(0, 'from the left')}
             {axis(1, 'from the top')}
             <span className="text-[12px] text-quiet">px</span>
+            {parameter.optional && <Forget label={`${label}: ${parameter.whenEmpty}`} onPress={() => hand.set(null)} />}
         </Row>
     );
 }

@@ -607,7 +607,7 @@ export const stripKinds: StripKind[] = [
                 "most": 160,
                 "step": 0.5,
                 "choices": [],
-                "default": 50,
+                "default": 50.285714285714285,
                 "optional": false,
                 "shownWhen": {},
                 "whenEmpty": ""
@@ -673,9 +673,9 @@ export const stripKinds: StripKind[] = [
                 "step": 1,
                 "choices": [],
                 "default": null,
-                "optional": false,
+                "optional": true,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "straight under the lamp"
             },
             {
                 "name": "reach",

@@ -1,7 +1,6 @@
 import type { Cut, Point, StripChange, Values } from '../../api/types';
 import { allowed } from '../../work/ranges';
 import { numberOf, pointOf } from '../../work/strips';
-import { sourceName } from '../../work/things';
 import { startDrag } from './drag';
 import { Grip, Line, Tag } from './parts';
 import type { StripHandleProps } from './types';
@@ -9,8 +8,8 @@ import type { StripHandleProps } from './types';
 /** The lamp over its foot, the target, the two rings as they lie on the surface, and the edges that cut it. */
 export function SpotOntoHandles({ strip, outlines, lens, gestures }: StripHandleProps) {
     const { values } = strip;
-    const target = pointOf(values, 'target');
     const [foot, lamp] = outlines.stand ?? [];
+    const target = values.target ? pointOf(values, 'target') : (foot ?? pointOf(values, 'lamp'));
     const beam = numberOf(values, 'beam');
     const field = numberOf(values, 'field');
     const cuts = (values.cuts ?? []) as Cut[];
@@ -19,7 +18,6 @@ export function SpotOntoHandles({ strip, outlines, lens, gestures }: StripHandle
     // a ring grows with its angle as one sees it: its distance from the target says by how much
     const opened = (angle: number, at: Point, from: Point) => (2 * Math.atan(Math.tan((angle * Math.PI) / 360) * (distance(at, target) / Math.max(1, distance(from, target)))) * 180) / Math.PI;
     const within = (name: string, value: number, others: Values = values) => allowed(strip.kind, name, value, others);
-    const source = strip.source;
 
     return (
         <>
@@ -50,7 +48,8 @@ export function SpotOntoHandles({ strip, outlines, lens, gestures }: StripHandle
                 </g>
             ))}
             <Grip lens={lens} at={target} label="Target" shape="ring" onGrab={drag('Target', (at) => ({ target: at }))} />
-            {foot && lamp && !source && (
+            {/* where it hangs on a lamp, that one's mark is grabbed */}
+            {foot && lamp && !strip.source && (
                 <>
                     <Grip
                         lens={lens}
@@ -75,7 +74,6 @@ export function SpotOntoHandles({ strip, outlines, lens, gestures }: StripHandle
                     />
                 </>
             )}
-            {lamp && source && <Grip lens={lens} at={lamp} label="Lamp" colour="#f2a950" onGrab={(event) => startDrag(event, lens, sourceName(source), gestures, 'Move the source', (at) => ({ at }))} />}
         </>
     );
 }

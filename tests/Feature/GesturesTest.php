@@ -76,3 +76,47 @@ it('gives a new rim the plate that is chosen, or the one that the chosen strip i
     $rim = static fn (?string $above): ?string => collect(Gestured::onto(turningScene(), 'add-strip', ['kind' => 'rim', 'centre' => [200, 150], 'span' => 300, 'above' => $above])->strips)->last()['values']['of'];
     expect($rim('plate'))->toBe('plate')->and($rim(null))->toBeNull()->and($rim('spot'))->toBeNull();
 });
+
+/** @return FlatScene two lights of different looks, one of them with all kinds of falloff, and a plate */
+function alikeScene(): FlatScene
+{
+    return FlatScene::fromDocument(['aumbrel' => 2, 'title' => 'T', 'size' => [400, 300], 'strips' => [
+        ['id' => 'ground', 'kind' => 'plate', 'values' => ['picture' => 'g']],
+        ['id' => 'plate', 'kind' => 'plate', 'values' => ['picture' => 'p', 'place' => [100, 80], 'turn' => 30, 'pivot' => [5, 6], 'scale' => 2]],
+        ['id' => 'spot', 'kind' => 'spot', 'level' => 2, 'mode' => 'screen', 'values' => ['origin' => [300, 50], 'target' => [260, 60], 'beam' => 31, 'field' => 50, 'colour' => ['swatch' => '#ff8800']], 'masks' => [
+            ['id' => 'l', 'kind' => 'linear', 'values' => ['from' => [10, 20], 'to' => [30, 40]]],
+            ['id' => 'r', 'kind' => 'radial', 'values' => ['centre' => [50, 60], 'turn' => 25]],
+            ['id' => 'o', 'kind' => 'outline', 'values' => ['path' => [['at' => [0, 0], 'out' => [5, 1]], ['at' => [90, 10]], ['at' => [40, 70]]]]],
+            ['id' => 's', 'kind' => 'strokes', 'values' => ['strokes' => [['size' => 10, 'points' => [[20, 30], [60, 35, 0.5, 40]]]]]],
+        ]],
+        ['id' => 'rim', 'kind' => 'rim', 'level' => 1, 'values' => ['of' => 'plate', 'azimuth' => 20, 'elevation' => -30]],
+        ['id' => 'pool', 'kind' => 'spot-onto', 'values' => ['lamp' => [50, 60], 'target' => [70, 80], 'cuts' => [['from' => [0, 100], 'to' => [200, 110], 'softness' => 4]]]],
+    ]])->normalised();
+}
+
+it('mirrors a strip with its falloff about the picture, a plate or a line, and twice is as it was', function (): void {
+    $mirrored = static fn (FlatScene $scene, string $strip, array $about = []): FlatScene => Gestured::onto($scene, 'mirror-strip', ['strip' => $strip, ...$about])->normalised();
+    $spot = $mirrored(alikeScene(), 'spot')->strips['spot'];
+    expect($spot['values']['origin'])->toEqual([100, 50])->and($spot['values']['target'])->toEqual([140, 60]);
+    [$linear, $radial, $outline, $strokes] = $spot['masks'];
+    expect($linear['values']['from'])->toEqual([390, 20])->and($radial['values'])->toMatchArray(['centre' => [350.0, 60.0], 'turn' => 155.0])->and($outline['values']['path'][0])->toEqual(['at' => [400.0, 0.0], 'out' => [-5.0, 1.0]])
+        ->and($strokes['values']['strokes'][0]['points'])->toEqual([[380, 30, 1, 0], [340, 35, 0.5, 40]]);
+    // about a level line: what came from the upper right comes from the lower right
+    expect($mirrored(alikeScene(), 'rim', ['line' => [[0, 100], [50, 100]]])->strips['rim']['values']['azimuth'])->toEqual(-20.0)->and($mirrored(alikeScene(), 'rim')->strips['rim']['values']['azimuth'])->toEqual(160.0);
+    // what an edge keeps is on the other side of the mirror, and so is what it went toward
+    expect($mirrored(alikeScene(), 'pool', ['line' => [[200, 0], [200, 9]]])->strips['pool']['values']['cuts'][0])->toEqual(['from' => [200.0, 110.0], 'to' => [400.0, 100.0], 'softness' => 4.0]);
+    $plate = $mirrored(alikeScene(), 'plate')->strips['plate']['values'];
+    expect($plate['place'])->toEqual([300, 80])->and($plate['turn'])->toEqual(-30.0)->and($plate['mirrored'])->toBeTrue()->and($plate['pivot'])->toEqual([5, 6]);
+    foreach (['spot', 'rim', 'pool', 'plate'] as $strip) {
+        foreach ([[], ['line' => [[10, 20], [130, 90]]]] as $about) {
+            expect($mirrored($mirrored(alikeScene(), $strip, $about), $strip, $about)->strips[$strip])->toEqualWithDelta(alikeScene()->strips[$strip], 1e-4, "{$strip} ".json_encode($about));
+        }
+    }
+});
+
+it('takes the whole look of another strip, and leaves it where it is', function (): void {
+    $taken = static fn (string $strip, string $from): array => Gestured::onto(alikeScene(), 'take-look', ['strip' => $strip, 'from' => $from])->normalised()->strips[$strip];
+    expect($taken('pool', 'spot'))->toMatchArray(['level' => 2.0, 'mode' => 'screen'])->and($taken('pool', 'spot')['values'])->toMatchArray(['beam' => 31.0, 'field' => 50.0, 'colour' => ['swatch' => '#ff8800'], 'lamp' => [50.0, 60.0]]);
+    expect($taken('plate', 'ground')['values'])->toMatchArray(['picture' => 'p', 'place' => [100.0, 80.0], 'scale' => 2.0])->and($taken('rim', 'spot')['values'])->toMatchArray(['of' => 'plate', 'azimuth' => 20.0]);
+    expect(fn () => $taken('rim', 'none'))->toThrow(Aumbrel\Core\Fault\SceneError::class, 'no strip');
+});

@@ -39,6 +39,12 @@ final readonly class Cuts
         return new self($all);
     }
 
+    /** What lay to the left of an edge lies to its right in a mirror: it goes the other way. */
+    public function mirrored(Mirror $mirror): self
+    {
+        return new self(array_map(static fn (array $edge): array => [...$edge, 'line' => Line::read([$mirror->point($edge['line']->to)->toArray(), $mirror->point($edge['line']->from)->toArray()], 'cuts')], $this->all));
+    }
+
     /** @return list<array{from: array{float, float}, to: array{float, float}, softness: float}> */
     public function toArray(): array
     {

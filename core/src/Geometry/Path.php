@@ -48,6 +48,14 @@ final readonly class Path
         return new self($nodes);
     }
 
+    public function mirrored(Mirror $mirror): self
+    {
+        return new self(array_map(static fn (array $node): array => [
+            'at' => $mirror->point(new Point(...$node['at']))->toArray(),
+            ...(isset($node['in']) ? ['in' => $mirror->way(...$node['in'])] : []), ...(isset($node['out']) ? ['out' => $mirror->way(...$node['out'])] : []),
+        ], $this->nodes));
+    }
+
     /** Whether it encloses anything: two points do when a side between them is curved. */
     public function isClosed(): bool
     {

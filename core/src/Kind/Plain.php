@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Geometry\Mirror;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Stage\Stage;
+use Aumbrel\Core\Value\Values;
 
 /** What most kinds of strip have in common: every mode goes, nothing is missing, no lines, no values of their own place. */
 trait Plain
@@ -23,6 +25,11 @@ trait Plain
     public static function placedLevel(): float
     {
         return 0.0;
+    }
+
+    public function mirrored(Values $own, Mirror $mirror): array
+    {
+        return $own->mirrored($mirror);
     }
 
     public function problem(Surroundings $around): ?string

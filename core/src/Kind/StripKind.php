@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Mirror;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Stage\Stage;
 use Aumbrel\Core\Value\Parameter;
@@ -60,6 +61,14 @@ interface StripKind
      * @return list<Layer>
      */
     public function layers(Site $site): array;
+
+    /**
+     * Its values about a line in the scene.
+     *
+     * @param  Values  $own  all its values
+     * @return array<string, mixed>
+     */
+    public function mirrored(Values $own, Mirror $mirror): array;
 
     /** Why it does nothing where it is, in a sentence; null when it does something. */
     public function problem(Surroundings $around): ?string;

@@ -87,7 +87,7 @@ final readonly class Rim implements Directed, Driven, Proposes
             LightColourValue::named('colour', 'Colour', 'light', LightColour::kelvin(4300)),
             PlateValue::optional('of', 'On', 'light', 'no plate'),
             NumberValue::named('width', 'Width', 'light', Unit::Pixels, 0.5, 1000, 8, 0.5),
-            NumberValue::named('azimuth', 'Azimuth', 'direction', Unit::Degrees, -180, 180, 45),
+            NumberValue::direction('azimuth', 'Azimuth', 'direction', 45),
             NumberValue::named('elevation', 'Elevation', 'direction', Unit::Degrees, -90, 90, -20),
             NumberValue::named('wrap', 'Wrap', 'direction', Unit::Percent, 0, 100, 0),
         ];

@@ -52,7 +52,7 @@ final readonly class RadialMask implements MaskKind
             PointValue::named('centre', 'Centre', 'falloff'),
             NumberValue::named('radius', 'Radius', 'falloff', Unit::Pixels, 1, 100000, 200),
             NumberValue::named('secondRadius', 'Second radius', 'falloff', Unit::Pixels, 1, 100000, 200),
-            NumberValue::named('turn', 'Turn', 'falloff', Unit::Degrees, -360, 360, 0),
+            NumberValue::turn('turn', 'Turn', 'falloff'),
             NumberValue::named('inner', 'Inner radius', 'falloff', Unit::Pixels, 0, 100000, 0),
             MaskStopsValue::named('stops', 'Stops', 'falloff', Stops::of([0, 1], [1, 0])),
             ToggleValue::named('smooth', 'Smooth', 'falloff'),

@@ -16,6 +16,7 @@ use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Geometry\Corners;
 use Aumbrel\Core\Geometry\Feet;
 use Aumbrel\Core\Geometry\Line;
+use Aumbrel\Core\Geometry\Mirror;
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
@@ -182,6 +183,14 @@ final readonly class Plate implements Pictured
     public function mirroring(): array
     {
         return ['mirrored' => ! $this->placement->mirrored, 'turn' => $this->placement->turn == 0.0 ? 0.0 : -$this->placement->turn];
+    }
+
+    /** Its place goes to the other side, and it is mirrored there: what it has in its own picture stays. */
+    public function mirrored(Values $own, Mirror $mirror): array
+    {
+        $at = $this->placement;
+
+        return [...$own->toArray(), 'place' => $mirror->point($at->place)->toArray(), 'mirrored' => ! $at->mirrored, 'turn' => $mirror->direction($at->turn + 180)];
     }
 
     public static function placed(Point $centre, float $span, ?string $plate = null): array

@@ -39,7 +39,7 @@ final readonly class Sun implements Source
     {
         return [
             LightColourValue::named('colour', 'Colour', 'source', LightColour::kelvin(4800)),
-            NumberValue::named('azimuth', 'Azimuth', 'source', Unit::Degrees, -180, 180, 60),
+            NumberValue::direction('azimuth', 'Azimuth', 'source', 60),
             NumberValue::named('elevation', 'Elevation', 'source', Unit::Degrees, -90, 90, -20),
             // seen from the earth (mean of the year: 31.6 to 32.7 minutes of arc, astronomical almanacs; from memory)
             NumberValue::named('width', 'Width', 'source', Unit::Degrees, 0, 60, 0.53, 0.05),

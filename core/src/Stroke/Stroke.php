@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Stroke;
 
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Mirror;
+use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Input\Fields;
 use JsonSerializable;
 use WeakMap;
@@ -121,6 +123,18 @@ final readonly class Stroke implements JsonSerializable
         }
 
         return $stamps;
+    }
+
+    /** The same about a line; one of which only the name is known has no points to mirror, and stays. */
+    public function mirrored(Mirror $mirror): self
+    {
+        $points = array_map(static function (array $point) use ($mirror): array {
+            $at = $mirror->point(new Point($point[0], $point[1]));
+
+            return [$at->x, $at->y, $point[2], $point[3]];
+        }, $this->points);
+
+        return new self($this->size, $this->hardness, $this->opacity, $this->flow, $this->spacing, $this->reveals, $this->pressure, $points, $this->name);
     }
 
     private function apart(): float

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Stroke;
 
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Mirror;
 
 /** Strokes in the order in which they were painted. */
 final readonly class Strokes
@@ -24,6 +25,11 @@ final readonly class Strokes
         }
 
         return new self(array_map(static fn (mixed $stroke, int $at): Stroke => Stroke::read($stroke, "{$field}[{$at}]"), $raw, array_keys($raw)));
+    }
+
+    public function mirrored(Mirror $mirror): self
+    {
+        return new self(array_map(static fn (Stroke $stroke): Stroke => $stroke->mirrored($mirror), $this->all));
     }
 
     /** @return list<array<string, mixed>|string> */

@@ -30,6 +30,11 @@ final readonly class BearingValue extends ValueType
         return $value instanceof FoundBearing ? $value->toArray() : null;
     }
 
+    public function isPlace(): bool
+    {
+        return true;
+    }
+
     public function schema(): array
     {
         return ['type' => 'object', 'required' => ['by'], 'properties' => [

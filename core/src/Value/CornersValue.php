@@ -29,6 +29,11 @@ final readonly class CornersValue extends ValueType
         return $value instanceof Corners ? $value->toArray() : null;
     }
 
+    public function isPlace(): bool
+    {
+        return true;
+    }
+
     public function schema(): array
     {
         return ['type' => 'array', 'items' => PointValue::SCHEMA, 'minItems' => 4, 'maxItems' => 4];

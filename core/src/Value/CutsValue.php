@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Value;
 
 use Aumbrel\Core\Geometry\Cuts;
+use Aumbrel\Core\Geometry\Mirror;
 
 /** Up to four straight edges that cut a light off. */
 final readonly class CutsValue extends ValueType
@@ -27,6 +28,16 @@ final readonly class CutsValue extends ValueType
     public function write(mixed $value): mixed
     {
         return $value instanceof Cuts ? $value->toArray() : null;
+    }
+
+    public function mirrored(mixed $value, Mirror $mirror): mixed
+    {
+        return $value instanceof Cuts ? $value->mirrored($mirror) : $value;
+    }
+
+    public function isPlace(): bool
+    {
+        return true;
     }
 
     public function schema(): array

@@ -29,6 +29,11 @@ final readonly class FeetValue extends ValueType
         return $value instanceof Feet ? $value->toArray() : null;
     }
 
+    public function isPlace(): bool
+    {
+        return true;
+    }
+
     public function schema(): array
     {
         return ['type' => 'array', 'items' => PointValue::SCHEMA, 'minItems' => 1, 'maxItems' => 2];

@@ -29,6 +29,11 @@ final readonly class LineValue extends ValueType
         return $value instanceof Line ? $value->toArray() : null;
     }
 
+    public function isPlace(): bool
+    {
+        return true;
+    }
+
     public function schema(): array
     {
         return ['type' => 'array', 'items' => PointValue::SCHEMA, 'minItems' => 2, 'maxItems' => 2];

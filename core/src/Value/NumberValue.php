@@ -5,17 +5,30 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Value;
 
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Mirror;
 
 /** A number in a range, with a unit. */
 final readonly class NumberValue extends ValueType
 {
-    private function __construct(private Unit $unit, private float $least, private float $most, private float $step, public ?Times $times = null)
+    private function __construct(private Unit $unit, private float $least, private float $most, private float $step, public ?Times $times = null, private bool $isDirection = false)
     {
     }
 
     public static function named(string $name, string $label, string $section, Unit $unit, float $least, float $most, float $default, float $step = 1, ?Times $times = null): Parameter
     {
         return new Parameter($name, $label, $section, new self($unit, $least, $most, $step, $times), $default);
+    }
+
+    /** A direction in the picture, degrees, counter-clockwise as seen. */
+    public static function direction(string $name, string $label, string $section, float $default): Parameter
+    {
+        return new Parameter($name, $label, $section, new self(Unit::Degrees, -180, 180, 1, isDirection: true), $default);
+    }
+
+    /** How far something is turned, degrees, counter-clockwise as seen. */
+    public static function turn(string $name, string $label, string $section): Parameter
+    {
+        return new Parameter($name, $label, $section, new self(Unit::Degrees, -360, 360, 1, isDirection: true), 0.0);
     }
 
     /** @param  string  $whenEmpty what the bench says while there is no number */
@@ -36,6 +49,16 @@ final readonly class NumberValue extends ValueType
         }
 
         return (float) $raw;
+    }
+
+    public function mirrored(mixed $value, Mirror $mirror): mixed
+    {
+        return $this->isDirection && is_float($value) ? $mirror->direction($value) : $value;
+    }
+
+    public function isPlace(): bool
+    {
+        return $this->isDirection;
     }
 
     public function schema(): array

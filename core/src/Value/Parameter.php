@@ -12,6 +12,9 @@ namespace Aumbrel\Core\Value;
  */
 final readonly class Parameter
 {
+    /** The section of values that say how something lies in the scene. */
+    private const PLACING = 'placing';
+
     /** What the interface is told of types that have none of these. */
     private const PLAIN = ['unit' => '', 'least' => 0, 'most' => 0, 'step' => 1, 'choices' => []];
 
@@ -42,6 +45,12 @@ final readonly class Parameter
     public function shownWhen(string $other, array $choices): self
     {
         return new self($this->name, $this->label, $this->section, $this->type, $this->default, $this->optional, $this->whenEmpty, [...$this->shownWhen, $other => $choices]);
+    }
+
+    /** Whether it says where something is, or how it lies there: then it is no part of a look. */
+    public function isPlace(): bool
+    {
+        return $this->type->isPlace() || $this->section === self::PLACING;
     }
 
     public function isRequired(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Geometry\Mirror;
 use Aumbrel\Core\Geometry\Path;
 
 /** A closed line of straight and curved sides. */
@@ -27,6 +28,16 @@ final readonly class PathValue extends ValueType
     public function write(mixed $value): mixed
     {
         return $value instanceof Path ? $value->toArray() : null;
+    }
+
+    public function mirrored(mixed $value, Mirror $mirror): mixed
+    {
+        return $value instanceof Path ? $value->mirrored($mirror) : $value;
+    }
+
+    public function isPlace(): bool
+    {
+        return true;
     }
 
     public function schema(): array

@@ -25,6 +25,11 @@ final readonly class PictureValue extends ValueType
             ? $raw : throw SceneError::expected($field, 'the plain name of a picture file', $raw);
     }
 
+    public function isPlace(): bool
+    {
+        return true;
+    }
+
     public function schema(): array
     {
         return ['type' => 'string', 'description' => 'the plain name of a picture file beside the scene'];

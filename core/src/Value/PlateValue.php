@@ -25,6 +25,11 @@ final readonly class PlateValue extends ValueType
         return Fields::isIdentifier($raw) ? $raw : throw SceneError::expected($field, 'the id of a plate', $raw);
     }
 
+    public function isPlace(): bool
+    {
+        return true;
+    }
+
     public function schema(): array
     {
         return ['type' => 'string', 'pattern' => Fields::IDENTIFIER];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Geometry\Mirror;
 use Aumbrel\Core\Geometry\Point;
 
 /** A place in scene pixels. */
@@ -34,6 +35,16 @@ final readonly class PointValue extends ValueType
     public function write(mixed $value): mixed
     {
         return $value instanceof Point ? $value->toArray() : null;
+    }
+
+    public function mirrored(mixed $value, Mirror $mirror): mixed
+    {
+        return $value instanceof Point ? $mirror->point($value) : $value;
+    }
+
+    public function isPlace(): bool
+    {
+        return true;
     }
 
     public function schema(): array

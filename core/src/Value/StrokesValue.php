@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Geometry\Mirror;
 use Aumbrel\Core\Stroke\Pressure;
 use Aumbrel\Core\Stroke\Stroke;
 use Aumbrel\Core\Stroke\Strokes;
@@ -29,6 +30,16 @@ final readonly class StrokesValue extends ValueType
     public function write(mixed $value): mixed
     {
         return $value instanceof Strokes ? $value->toArray() : null;
+    }
+
+    public function mirrored(mixed $value, Mirror $mirror): mixed
+    {
+        return $value instanceof Strokes ? $value->mirrored($mirror) : $value;
+    }
+
+    public function isPlace(): bool
+    {
+        return true;
     }
 
     public function schema(): array

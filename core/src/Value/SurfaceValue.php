@@ -35,6 +35,11 @@ final readonly class SurfaceValue extends ValueType
         return Fields::isIdentifier($raw) ? $raw : throw SceneError::expected($field, 'the name of a surface', $raw);
     }
 
+    public function isPlace(): bool
+    {
+        return true;
+    }
+
     public function schema(): array
     {
         return ['type' => 'string', 'pattern' => Fields::IDENTIFIER];

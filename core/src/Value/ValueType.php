@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Geometry\Mirror;
+
 /**
  * What one kind of value is: how it is read from JSON and written back, its JSON Schema, and what its control in the
  * interface needs to know. A new type is a class here and a control there; nothing else knows them one by one.
@@ -24,6 +26,18 @@ abstract readonly class ValueType
     public function write(mixed $value): mixed
     {
         return $value;
+    }
+
+    /** The value about a line in the scene; what lies nowhere stays. */
+    public function mirrored(mixed $value, Mirror $mirror): mixed
+    {
+        return $value;
+    }
+
+    /** Whether it says where something is, on what, or from where: then it is no part of a look. */
+    public function isPlace(): bool
+    {
+        return false;
     }
 
     /** @return array<string, mixed> its JSON Schema, draft 7 */

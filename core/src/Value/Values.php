@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Value;
 
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Mirror;
 use LogicException;
 
 /** Checked values by their parameters' names; fields that no parameter knows are kept for the way out. */
@@ -104,6 +105,28 @@ final readonly class Values
         }
 
         return [...$written, ...$this->unknown];
+    }
+
+    /** @return array<string, mixed> as it stands in JSON, about a line in the scene */
+    public function mirrored(Mirror $mirror): array
+    {
+        $written = [];
+        foreach ($this->parameters as $parameter) {
+            $written[$parameter->name] = $parameter->write($parameter->type->mirrored($this->values[$parameter->name], $mirror));
+        }
+
+        return [...$written, ...$this->unknown];
+    }
+
+    /** @return array<string, mixed> as it stands in JSON, without what says where something is */
+    public function look(): array
+    {
+        $look = [];
+        foreach ($this->parameters as $parameter) {
+            $look += $parameter->isPlace() ? [] : [$parameter->name => $parameter->write($this->values[$parameter->name])];
+        }
+
+        return $look;
     }
 
     /** @throws SceneError naming a number that is not so many times another one as it has to be */

@@ -14,6 +14,7 @@ import { MaskBench } from './MaskBench';
 import { Row } from '../controls/Row';
 import { thingHand, valueHand } from './hands';
 import { LevelField } from './LevelField';
+import { Likeness } from './Likeness';
 import { BaseActions, EdgeActions } from './PlateBench';
 import { SourceBench } from './SourceBench';
 import { StageBench } from './StageBench';
@@ -107,6 +108,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
             {isPlate && <MaskBench scene={scene} strip={strip} on="plate" gestures={gestures} />}
             <MaskBench scene={scene} strip={strip} on="scene" gestures={gestures} />
             <Mix scene={scene} strip={strip} gestures={gestures} />
+            {strip.family !== 'group' && <Likeness scene={scene} strip={strip} gestures={gestures} />}
         </>
     );
 }

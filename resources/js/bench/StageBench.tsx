@@ -9,7 +9,7 @@ import { AMBIENT, STAGE } from '../work/things';
 import { useWork, work, type Marking } from '../work/store';
 import { thingHand } from './hands';
 
-const HINTS: Record<Exclude<Marking, null>, string> = {
+const HINTS: Partial<Record<Exclude<Marking, null>, string>> = {
     floor: 'Draw a line on the floor where things stand, from one side to the other.',
     square: 'Click the four corners of something square on the floor.',
     wall: 'Click the four corners of the wall.',

@@ -169,6 +169,15 @@ export class Gestures {
         await this.outbox.put(this.of(strip, 'Estimate the bearing', 'estimate-bearing'));
     }
 
+    /** About a line, about the upright middle of a plate, or about that of the picture. */
+    async mirror(strip: string, about: { plate?: string; line?: [Point, Point] }): Promise<void> {
+        await this.outbox.put(this.of(strip, 'Mirror', 'mirror-strip', about));
+    }
+
+    async takeLook(strip: string, from: string): Promise<void> {
+        await this.outbox.put(this.of(strip, 'Take over the look', 'take-look', { from }));
+    }
+
     async trio(strip: string): Promise<void> {
         await this.outbox.put(this.of(strip, 'Trio of exposures', 'trio'));
     }

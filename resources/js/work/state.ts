@@ -14,8 +14,8 @@ export type Drawing = 'horizon' | 'shadow line' | null;
 /** Something new that the next press on the picture places, or the next line from where it stands to where it aims. */
 export type Placing = { of: 'strip' | 'source'; kind: string; byLine: boolean; above: string | null } | null;
 
-/** What of the stage is being marked on the picture. */
-export type Marking = 'floor' | 'square' | 'wall' | 'foot' | null;
+/** What is being marked on the picture: something of the stage, or the line about which the chosen strip is mirrored. */
+export type Marking = 'floor' | 'square' | 'wall' | 'foot' | 'mirror' | null;
 
 export const course = ['Match', 'Light', 'Shade', 'Shape', 'Air', 'Finish'] as const;
 

@@ -3,7 +3,7 @@ import type { Point, Wall } from '../../api/types';
 import { follow } from '../../ui/pointer';
 import { newKey } from '../../work/outbox';
 import { STAGE } from '../../work/things';
-import { work, type Marking } from '../../work/store';
+import { useWork, work, type Marking } from '../../work/store';
 import { Grip, Line } from '../handles/parts';
 import { placing } from './place';
 import type { LayerProps } from './types';
@@ -14,7 +14,7 @@ const NEW_HEIGHT = 0.5;
 /** How far above the contact row a new horizon lies, of the scene's height. */
 const NEW_HORIZON = 0.3;
 
-/** Marks the floor or a wall: by one line, or by four corners one after the other. */
+/** Marks the floor or a wall, or a line to mirror about: by one line, or by four corners one after the other. */
 export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps & { marking: Exclude<Marking, null> }) {
     const [points, setPoints] = useState<Point[]>([]);
     const byCorners = marking === 'square' || marking === 'wall';
@@ -57,6 +57,11 @@ export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps &
                 return write({ floor: { corners: clockwise(marked) } }, 'Mark the floor by a square');
             case 'wall':
                 return write({ walls: [...walls, wall({ corners: clockwise(marked) })] }, 'Mark a wall');
+            case 'mirror': {
+                const { chosen } = useWork.getState();
+                work.mark(null);
+                return void (chosen && gestures.mirror(chosen, { line: [from, to] }));
+            }
             case 'foot':
                 return write({ walls: [...walls, wall({ foot: line, height: Math.round(scene.height * NEW_HEIGHT) })] }, 'Mark a wall');
         }

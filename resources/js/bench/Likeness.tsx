@@ -1,0 +1,36 @@
+import type { Scene, Strip } from '../api/types';
+import { ChoiceField } from '../controls/ChoiceField';
+import { Section } from '../controls/Section';
+import type { Gestures } from '../work/gestures';
+import { everyStrip } from '../work/strips';
+import { work } from '../work/store';
+
+const LINE = 'a line';
+
+/** A strip mirrored, or given another one's look: each in one action. */
+export function Likeness({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
+    const others = everyStrip(scene.strips).filter((other) => other.id !== strip.id && other.family !== 'group');
+    const plates = others.filter((other) => other.family === 'plate');
+    return (
+        <Section title="Likeness" open={false}>
+            <ChoiceField
+                label="Mirror about"
+                value=""
+                choices={[
+                    { value: '', label: '…' },
+                    { value: 'picture', label: 'the picture’s middle' },
+                    ...plates.map((plate) => ({ value: `plate ${plate.id}`, label: `the middle of ${plate.name}` })),
+                    { value: LINE, label: 'a line that I draw' },
+                ]}
+                onSet={(about) => {
+                    if (about === LINE) {
+                        work.mark('mirror');
+                    } else if (about !== '') {
+                        void gestures.mirror(strip.id, about.startsWith('plate ') ? { plate: about.slice(6) } : {});
+                    }
+                }}
+            />
+            <ChoiceField label="Look of" value="" choices={[{ value: '', label: '…' }, ...others.map((other) => ({ value: other.id, label: other.name }))]} onSet={(from) => from !== '' && void gestures.takeLook(strip.id, from)} />
+        </Section>
+    );
+}

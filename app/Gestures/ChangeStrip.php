@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gestures;
 
 use App\Scenes\FlatScene;
+use App\Scenes\OwnFalloff;
 use App\Scenes\ScenePart;
 use App\Scenes\SceneStore;
 use Aumbrel\Core\Fault\SceneError;
@@ -26,7 +27,7 @@ final class ChangeStrip extends Gesture
     private const REPLACED = ['name', 'mode', 'level', 'amount', 'muted'];
 
     /** Names of other things, which null takes away. */
-    private const NAMED = ['confinedTo', 'source'];
+    private const NAMED = ['confinedTo', 'source', 'complements'];
 
     private const FIELDS = [...self::REPLACED, ...self::NAMED, 'values', 'turn', 'at', 'walk', 'masks'];
 
@@ -49,6 +50,7 @@ final class ChangeStrip extends Gesture
             "{$prefix}amount" => 'sometimes|numeric',
             "{$prefix}muted" => 'sometimes|boolean',
             "{$prefix}confinedTo" => 'sometimes|nullable|string|max:40',
+            "{$prefix}complements" => 'sometimes|nullable|string|max:40',
             "{$prefix}source" => 'sometimes|nullable|string|max:40',
             "{$prefix}at" => 'sometimes|array|list|size:2',
             "{$prefix}at.*" => 'numeric|between:-1000000,1000000',
@@ -87,6 +89,9 @@ final class ChangeStrip extends Gesture
         $strip = $scene->strip($id);
         $moved = isset($change['turn']) ? self::turned($scene, $id, $change['turn'], $pictures()) : (isset($change['walk']) ? self::walked($scene, $id, $change['walk'], $pictures()) : []);
         $strip = array_replace($strip, array_intersect_key($change, array_flip(self::REPLACED)));
+        if (array_key_exists('complements', $change) && $change['complements'] === null) {
+            $strip = OwnFalloff::of($scene, $strip);
+        }
         foreach (array_intersect_key($change, array_flip(self::NAMED)) as $name => $other) {
             unset($strip[$name]);
             $strip += $other === null ? [] : [$name => $other];

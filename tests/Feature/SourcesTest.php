@@ -14,7 +14,10 @@ function litScene(): array
 /** @param  array<string, mixed>  $fields */
 function gestured(array $scene, string $gesture, array $fields): array
 {
-    return test()->postJson("/api/scenes/{$scene['id']}/gestures/{$gesture}", $fields)->assertOk()->json();
+    $reply = test()->postJson("/api/scenes/{$scene['id']}/gestures/{$gesture}", $fields);
+    expect($reply->getStatusCode())->toBe(200, (string) $reply->json('message'));
+
+    return $reply->json();
 }
 
 function withLamp(array $scene): array
@@ -124,4 +127,27 @@ it('lets a plate walk in space, and marks its feet', function (): void {
     expect($walked['standsOn'][0])->toEqualWithDelta([$x + 5, $y + 10], 0.1)->and($walked['values']['scale'])->toEqualWithDelta(($y + 10 - 20) / ($y - 20), 1e-6);
     $scene = gestured($scene, 'change-strip', ['strip' => $figure['id'], 'revision' => $walked['revision'], 'values' => ['stance' => 'free']]);
     expect($scene['strips'][1]['stance'])->toBe('free');
+});
+
+it('adds two gels that share one line over the chosen plate, paints that line, and lets one stand on its own', function (): void {
+    $scene = litScene();
+    $figure = $scene['strips'][1]['id'];
+    $scene = gestured($scene, 'add-split', ['kind' => 'wash', 'centre' => [48, 32], 'span' => 64, 'above' => $figure]);
+    [, , $one, $other] = $scene['strips'];
+    expect($one['confinedTo'])->toBe($figure)->and($other)->toMatchArray(['complements' => $one['id'], 'confinedTo' => $figure, 'mode' => 'hard light', 'masks' => []])
+        // upright through the middle of what is there of the plate
+        ->and(($one['masks'][0]['values']['from'][0] + $one['masks'][0]['values']['to'][0]) / 2)->toEqualWithDelta(60.0, 0.6);
+    // one stroke lies in both masks of the line; a second one goes where the first went
+    foreach ([true, false] as $reveals) {
+        $scene = gestured($scene, 'paint-line', ['strip' => $one['id'], 'revision' => $scene['strips'][2]['revision'], 'stroke' => ['size' => 8, 'reveals' => $reveals, 'points' => [[55, 40, 1, 0], [65, 42, 1, 30]]]]);
+    }
+    $masks = $scene['strips'][2]['masks'];
+    expect(array_column($masks, 'join'))->toBe(['intersect', 'add', 'intersect'])->and($masks[1]['values']['strokes'])->toHaveCount(2)->and($masks[2]['values']['strokes'])->toBe($masks[1]['values']['strokes'])->and($masks[2]['values']['start'])->toBe('shown');
+    $before = pictureNow($scene);
+    $own = gestured($scene, 'change-strip', ['strip' => $other['id'], 'revision' => $scene['strips'][3]['revision'], 'complements' => null]);
+    expect($own['strips'][3]['masks'])->toHaveCount(3)->and($own['strips'][3])->not->toHaveKey('complements')->and(pictureNow($own) === $before)->toBeTrue();
+    test()->postJson("/api/scenes/{$scene['id']}/undo", [])->assertOk();
+    $left = gestured($scene, 'remove-strip', ['strip' => $one['id'], 'revision' => $scene['strips'][2]['revision']]);
+    expect($left['strips'][2]['masks'])->toHaveCount(3)->and($left['strips'][2])->not->toHaveKey('complements');
+    test()->postJson("/api/scenes/{$scene['id']}/gestures/add-split", ['kind' => 'rim', 'centre' => [48, 32], 'span' => 64])->assertStatus(422);
 });

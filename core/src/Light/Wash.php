@@ -13,7 +13,7 @@ use Aumbrel\Core\Kind\Level;
 use Aumbrel\Core\Kind\OneColour;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
-use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Kind\Splits;
 use Aumbrel\Core\Ramp\ToneRamp;
 use Aumbrel\Core\Value\ChoiceValue;
 use Aumbrel\Core\Value\LightColourValue;
@@ -21,7 +21,7 @@ use Aumbrel\Core\Value\ToneRampValue;
 use Aumbrel\Core\Value\Values;
 
 /** Colour over everything that its masks leave: plain, or keyed by the tones below, so that black stays black. */
-final readonly class Wash implements StripKind
+final readonly class Wash implements Splits
 {
     use Plain;
 
@@ -64,6 +64,14 @@ final readonly class Wash implements StripKind
     public static function from(Values $values): self
     {
         return new self($values->object('colour', LightColour::class), $values->text('keyed') === self::KEYED[1], $values->optional('ramp', ToneRamp::class));
+    }
+
+    /** Two gels by tones, in hard light, at nine tenths (common practice, no source). */
+    public static function pair(): array
+    {
+        $gel = static fn (string $colour): array => ['mode' => BlendMode::HardLight->value, 'level' => -0.15, 'values' => ['colour' => ['swatch' => $colour], 'keyed' => self::KEYED[1]]];
+
+        return [$gel('#ff4a24'), $gel('#2a7bff')];
     }
 
     /** A stop down: the whole picture takes it. */

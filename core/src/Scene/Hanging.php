@@ -19,10 +19,16 @@ final readonly class Hanging
         $this->footings = new Footings($scene, $measures);
     }
 
-    /** The scene with every strip as its source drives it. */
+    /** The scene with every strip as its source drives it, and with what another strip's falloff leaves to it. */
     public function resolved(): Scene
     {
-        return $this->scene->sources === [] ? $this->scene : $this->scene->with($this->strips($this->scene->strips));
+        foreach ($this->scene->everyStrip() as $strip) {
+            if ($strip->source !== null || $strip->complements !== null) {
+                return $this->scene->with($this->strips($this->scene->strips));
+            }
+        }
+
+        return $this->scene;
     }
 
     /** What drives a strip; null when nothing does. */
@@ -66,6 +72,18 @@ final readonly class Hanging
         return $strip->kind::family()->fadesInStops() ? $strip->level + $drive->source->level : 0.0;
     }
 
+    /** A strip of a split pair has what the other one leaves: nothing where that one has no falloff. */
+    private function complemented(Strip $strip): Strip
+    {
+        $other = $strip->complements === null ? null : $this->scene->find($strip->complements);
+        if ($other === null) {
+            return $strip;
+        }
+        $left = Complement::of($other->activeMasks());
+
+        return $left === [] ? $strip->driven($strip->kind, $strip->level, true) : $strip->masked([...$strip->cutOut(), ...$left]);
+    }
+
     /**
      * @param  list<Strip>  $strips
      * @return list<Strip>
@@ -73,6 +91,7 @@ final readonly class Hanging
     private function strips(array $strips): array
     {
         return array_map(function (Strip $strip): Strip {
+            $strip = $this->complemented($strip);
             if ($strip->isGroup()) {
                 return $strip->holding($this->strips($strip->strips));
             }

@@ -55,6 +55,12 @@ final readonly class MaskEntry implements CutMask
         );
     }
 
+    /** The same shape in another part. */
+    public function joinedBy(Join $join, bool $inverted): self
+    {
+        return new self($this->id, $join, $inverted, $this->off, $this->mask, $this->values, $this->on, $this->unknown);
+    }
+
     /** Its values at the pixels of a frame on the plate that it cuts out, inverted when it is; asked of masks on plates only. */
     public function onPlate(Frame $frame, PictureSource $picture): Plane
     {

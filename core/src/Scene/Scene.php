@@ -230,6 +230,10 @@ final readonly class Scene
                 throw new SceneError('strips', "\"{$strip->name}\" is confined to \"{$strip->confinedTo}\", which is no plate of this scene");
             }
             $this->checkSource($strip);
+            $other = $strip->complements === null ? null : $this->find($strip->complements);
+            if ($strip->complements !== null && ($other === null || $other->complements !== null)) {
+                throw new SceneError('strips', "\"{$strip->name}\" falls where \"{$strip->complements}\" does not, which is no strip of this scene that has a falloff of its own");
+            }
         }
     }
 

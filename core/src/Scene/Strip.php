@@ -27,6 +27,7 @@ final readonly class Strip
      * @param  float  $amount  0..1, for everything else; 1 for lights
      * @param  string|null  $confinedTo  the plate inside whose outline it acts
      * @param  string|null  $source  the source that it hangs on
+     * @param  string|null  $complements  another strip: it falls where that one does not, and has no falloff of its own
      * @param  list<MaskEntry>  $masks
      * @param  list<Strip>  $strips  what a group holds, back to front
      * @param  array<string, mixed>  $unknown  fields that nobody knows, kept for the way out
@@ -45,6 +46,7 @@ final readonly class Strip
         public array $strips = [],
         private array $unknown = [],
         public ?string $source = null,
+        public ?string $complements = null,
     ) {
     }
 
@@ -84,6 +86,7 @@ final readonly class Strip
             $masks,
             $isGroup ? self::readAll($fields->list('strips', self::MOST_STRIPS), "{$field}.strips", $kinds) : [],
             source: $fields->has('source') ? self::source($fields, $kind) : null,
+            complements: self::complements($fields, $masks),
             unknown: $fields->rest(),
         );
     }
@@ -107,14 +110,25 @@ final readonly class Strip
     public function holding(array $strips): self
     {
         return new self($this->id, $this->name, $this->kind, $this->values, $this->mode, $this->level, $this->amount,
-            $this->muted, $this->confinedTo, $this->masks, $strips, $this->unknown, $this->source);
+            $this->muted, $this->confinedTo, $this->masks, $strips, $this->unknown, $this->source, $this->complements);
+    }
+
+    /**
+     * The same with another falloff.
+     *
+     * @param  list<MaskEntry>  $masks
+     */
+    public function masked(array $masks): self
+    {
+        return new self($this->id, $this->name, $this->kind, $this->values, $this->mode, $this->level, $this->amount,
+            $this->muted, $this->confinedTo, $masks, $this->strips, $this->unknown, $this->source, $this->complements);
     }
 
     /** The same as a source drives it: of what it holds by itself only the rest is left. */
     public function driven(StripKind $kind, float $level, bool $muted): self
     {
         return new self($this->id, $this->name, $kind, $this->values, $this->mode, $level, $this->amount,
-            $muted, $this->confinedTo, $this->masks, $this->strips, $this->unknown, $this->source);
+            $muted, $this->confinedTo, $this->masks, $this->strips, $this->unknown, $this->source, $this->complements);
     }
 
     public function isGroup(): bool
@@ -148,10 +162,30 @@ final readonly class Strip
             'muted' => $this->muted,
             ...($this->confinedTo === null ? [] : ['confinedTo' => $this->confinedTo]),
             ...($this->source === null ? [] : ['source' => $this->source]),
+            ...($this->complements === null ? [] : ['complements' => $this->complements]),
             'values' => (object) $this->values->toArray(),
             'masks' => array_map(static fn (MaskEntry $mask): array => $mask->toArray(), $this->masks),
             ...($this->isGroup() ? ['strips' => array_map(static fn (Strip $strip): array => $strip->toArray(), $this->strips)] : []),
         ] + $this->unknown;
+    }
+
+    /**
+     * @param  list<MaskEntry>  $masks
+     *
+     * @throws SceneError
+     */
+    private static function complements(Fields $fields, array $masks): ?string
+    {
+        if (! $fields->has('complements')) {
+            return null;
+        }
+        foreach ($masks as $mask) {
+            if ($mask->on === Ground::Scene) {
+                throw new SceneError($fields->field('masks'), 'a strip that falls where another one does not has no falloff of its own');
+            }
+        }
+
+        return $fields->identifier('complements');
     }
 
     /**

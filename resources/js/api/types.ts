@@ -51,6 +51,8 @@ export type Strip = {
     confinedTo?: string;
     /** the source that it hangs on */
     source?: string;
+    /** it falls where this other strip does not */
+    complements?: string;
     values: Values;
     masks: Mask[];
     strips?: Strip[];
@@ -150,6 +152,7 @@ export type StripChange = {
     muted?: boolean;
     confinedTo?: string | null;
     source?: string | null;
+    complements?: string | null;
     values?: Values;
     /** lets a light come from elsewhere, or says so of a plate; what that makes of its values, the core knows */
     turn?: Turn;
@@ -200,7 +203,7 @@ export type Parameter = {
     whenEmpty: string;
 };
 
-export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; /** placed by one line, from where it stands to where it aims */ drawn: boolean; /** kinds of source */ hangsOn: string[]; parameters: Parameter[] };
+export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; /** placed by one line, from where it stands to where it aims */ drawn: boolean; /** two make a pair that shares one line */ splits: boolean; /** kinds of source */ hangsOn: string[]; parameters: Parameter[] };
 
 export type SourceKind = { key: string; label: string; hint: string; parameters: Parameter[] };
 

@@ -1,11 +1,12 @@
 import { Copy, Trash2 } from 'lucide-react';
 import type { Scene, Strip } from '../api/types';
 import { linearModes, modes, stripKinds } from '../generated/catalogue';
+import { Action } from '../controls/Action';
 import { percentScale } from '../controls/Fader';
 import type { Gestures } from '../work/gestures';
 import { everyStrip, isLight, isShown } from '../work/strips';
 import { everySource, isPart, sourceOf, valuesInForce } from '../work/things';
-import { useWork, type Step } from '../work/store';
+import { useWork, work, type Step } from '../work/store';
 import { ChoiceField } from '../controls/ChoiceField';
 import { NumberField } from '../controls/NumberField';
 import { Section } from '../controls/Section';
@@ -106,10 +107,23 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                 </Section>
             ))}
             {isPlate && <MaskBench scene={scene} strip={strip} on="plate" gestures={gestures} />}
-            <MaskBench scene={scene} strip={strip} on="scene" gestures={gestures} />
+            {strip.complements ? <OtherSide scene={scene} strip={strip} gestures={gestures} /> : <MaskBench scene={scene} strip={strip} on="scene" gestures={gestures} />}
             <Mix scene={scene} strip={strip} gestures={gestures} />
             {strip.family !== 'group' && <Likeness scene={scene} strip={strip} gestures={gestures} />}
         </>
+    );
+}
+
+/** One of a split pair falls where the other one does not: their line is changed on either. */
+function OtherSide({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
+    const holder = everyStrip(scene.strips).find((other) => other.id === strip.complements);
+    return (
+        <Section title="Falloff" note={holder ? `where ${holder.name} does not fall` : undefined}>
+            <div className="flex flex-wrap gap-1.5">
+                {holder && <Action label={`The line of ${holder.name}`} title="Its masks with their values" onPress={() => work.choose(holder.id, holder.masks[0]?.id ?? null)} />}
+                <Action label="On its own" title="What the line leaves to it becomes its own masks" onPress={() => void gestures.change(strip.id, { complements: null }, 'On its own')} />
+            </div>
+        </Section>
     );
 }
 

@@ -1,4 +1,4 @@
-import { Plus } from 'lucide-react';
+import { Plus, SquareSplitHorizontal } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useRef, useState } from 'react';
 import type { Scene, StripKind } from '../api/types';
@@ -36,6 +36,13 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
         void gestures.addStrip(kind.key, centre, span, above);
     }
 
+    function split(kind: StripKind) {
+        setOpen(false);
+        const { camera, chosen } = useWork.getState();
+        const { centre, span } = lookedAt(camera, scene);
+        void gestures.addSplit(kind.key, centre, span, chosen === null || isPart(chosen) ? null : chosen);
+    }
+
     return (
         <>
             <Popover.Root open={open} onOpenChange={setOpen}>
@@ -44,7 +51,7 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
                 </Popover.Trigger>
                 <Popover.Portal>
                     <Popover.Content side="top" align="end" sideOffset={8} className="z-40 w-[280px] rounded-md border border-line bg-well p-1.5 shadow-xl">
-                        {kinds.map((kind) => (
+                        {kinds.flatMap((kind) => [
                             <button key={kind.key} className="flex w-full items-start gap-2.5 rounded-sm px-2.5 py-2 text-left hover:bg-raised" onClick={() => add(kind)}>
                                 <span className="mt-0.5" style={{ color: accents[kind.family] }}>
                                     <KindIcon kind={kind.key} family={kind.family} size={16} />
@@ -53,8 +60,9 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
                                     <span className="block font-medium">{kind.label}</span>
                                     <span className="block text-quiet">{kind.hint}</span>
                                 </span>
-                            </button>
-                        ))}
+                            </button>,
+                            ...(kind.splits ? [<Pair key={`${kind.key} pair`} kind={kind} onPress={() => split(kind)} />] : []),
+                        ])}
                     </Popover.Content>
                 </Popover.Portal>
             </Popover.Root>
@@ -73,5 +81,19 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
                 }}
             />
         </>
+    );
+}
+
+function Pair({ kind, onPress }: { kind: StripKind; onPress: () => void }) {
+    return (
+        <button className="flex w-full items-start gap-2.5 rounded-sm px-2.5 py-2 text-left hover:bg-raised" onClick={onPress}>
+            <span className="mt-0.5" style={{ color: accents[kind.family] }}>
+                <SquareSplitHorizontal size={16} aria-hidden />
+            </span>
+            <span>
+                <span className="block font-medium">Split pair</span>
+                <span className="block text-quiet">Two gels that share one line</span>
+            </span>
+        </button>
     );
 }

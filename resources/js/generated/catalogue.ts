@@ -10,6 +10,7 @@ export const stripKinds: StripKind[] = [
         "course": "Match",
         "fadesInStops": false,
         "drawn": false,
+        "splits": false,
         "hangsOn": [],
         "parameters": [
             {
@@ -376,6 +377,7 @@ export const stripKinds: StripKind[] = [
         "course": "Light",
         "fadesInStops": true,
         "drawn": true,
+        "splits": false,
         "hangsOn": [
             "lamp"
         ],
@@ -560,6 +562,7 @@ export const stripKinds: StripKind[] = [
         "course": "Light",
         "fadesInStops": true,
         "drawn": true,
+        "splits": false,
         "hangsOn": [
             "lamp"
         ],
@@ -732,6 +735,7 @@ export const stripKinds: StripKind[] = [
         "course": "Light",
         "fadesInStops": true,
         "drawn": false,
+        "splits": false,
         "hangsOn": [
             "lamp",
             "sun"
@@ -839,6 +843,7 @@ export const stripKinds: StripKind[] = [
         "course": "Light",
         "fadesInStops": true,
         "drawn": false,
+        "splits": true,
         "hangsOn": [],
         "parameters": [
             {
@@ -905,6 +910,7 @@ export const stripKinds: StripKind[] = [
         "course": "Shade",
         "fadesInStops": false,
         "drawn": false,
+        "splits": false,
         "hangsOn": [],
         "parameters": [
             {
@@ -932,6 +938,7 @@ export const stripKinds: StripKind[] = [
         "course": "Match",
         "fadesInStops": false,
         "drawn": false,
+        "splits": false,
         "hangsOn": [],
         "parameters": [
             {
@@ -1004,6 +1011,7 @@ export const stripKinds: StripKind[] = [
         "course": "Finish",
         "fadesInStops": false,
         "drawn": false,
+        "splits": false,
         "hangsOn": [],
         "parameters": []
     }

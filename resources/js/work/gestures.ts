@@ -1,7 +1,7 @@
 import { notifyManager, QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { api, Refused, type Placing } from '../api/client';
-import type { Changes, NewMask, Point, Scene, Strip, StripChange } from '../api/types';
+import type { Changes, NewMask, Point, Scene, Strip, StripChange, Stroke } from '../api/types';
 import { say, sayError } from '../ui/notices';
 import { withFile } from '../ui/takingIn';
 import { newKey, Outbox, type Entry, type Seen } from './outbox';
@@ -93,6 +93,16 @@ export class Gestures {
 
     addStrip(kind: string, centre: [number, number], span: number, above: string | null, line?: [Point, Point]): Promise<void> {
         return this.add(this.outbox.entry({ label: `Add ${kind}`, path: 'gestures/add-strip', body: { kind, centre, span, above, ...(line ? { line } : {}) } satisfies Placing }));
+    }
+
+    /** Two lights that share one line. */
+    addSplit(kind: string, centre: [number, number], span: number, above: string | null): Promise<void> {
+        return this.add(this.outbox.entry({ label: 'Add a split pair', path: 'gestures/add-split', body: { kind, centre, span, above } satisfies Placing }));
+    }
+
+    /** One stroke over a strip's falloff as it is so far. */
+    async paintLine(strip: string, stroke: Stroke): Promise<void> {
+        await this.outbox.put(this.of(strip, 'Paint the line', 'paint-line', { stroke }));
     }
 
     /** A source where the hand pressed; what belongs to it is then offered. */

@@ -6,13 +6,14 @@ export function changed(strip: Strip, change: StripChange | undefined): Strip {
         return strip;
     }
     // what a turn makes of the values is the core's to say
-    const { values, masks, confinedTo, source, ...plain } = change;
+    const { values, masks, confinedTo, source, complements, ...plain } = change;
     delete plain.turn;
     delete plain.walk;
     return {
         ...strip,
         ...plain,
         confinedTo: confinedTo === undefined ? strip.confinedTo : (confinedTo ?? undefined),
+        complements: complements === undefined ? strip.complements : (complements ?? undefined),
         source: source === undefined ? strip.source : (source ?? undefined),
         // until the core says how it stands there
         values: { ...strip.values, ...values, ...(change.walk ? { place: plus(pointOf(strip.values, 'place'), change.walk) } : {}) },

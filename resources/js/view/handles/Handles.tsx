@@ -31,13 +31,15 @@ export function Handles(props: { scene: Scene; lens: Lens; view: Size; gestures:
     const { scene, lens, gestures } = props;
     const found = everyStrip(scene.strips, pending).find((other) => other.id === chosen);
     const strip = found && { ...found, values: valuesInForce(found, pending, inForce) };
-    const mask = strip?.masks.find((other) => other.id === chosenMask);
+    // one of a split pair shows the line that the other one has
+    const holder = strip?.complements === undefined ? undefined : everyStrip(scene.strips, pending).find((other) => other.id === strip.complements);
+    const mask = holder ? holder.masks.find((other) => ofMasks[other.kind]) : strip?.masks.find((other) => other.id === chosenMask);
     const shared = strip && { scene, strip, outlines: drafted[strip.id] ?? strip.outlines, lens, gestures };
     const [OfStrip, OfMask] = [strip && ofStrips[strip.kind], mask && ofMasks[mask.kind]];
     return (
         <svg className={`absolute inset-0 h-full w-full ${props.passive ? 'pointer-events-none' : ''}`} width={props.view.width} height={props.view.height}>
             {chosen === STAGE && <StageHandles scene={scene} lens={lens} gestures={gestures} />}
-            {shared && (mask && OfMask ? createElement(OfMask, { ...shared, mask, key: mask.id }) : OfStrip && createElement(OfStrip, { ...shared, key: shared.strip.id }))}
+            {shared && (mask && OfMask ? createElement(OfMask, { ...shared, strip: holder ?? shared.strip, mask, key: mask.id }) : OfStrip && createElement(OfStrip, { ...shared, key: shared.strip.id }))}
             <SourceMarks scene={scene} lens={lens} gestures={gestures} />
         </svg>
     );

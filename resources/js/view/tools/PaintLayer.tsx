@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Point, Strip, Stroke, Values } from '../../api/types';
+import type { Mask, Point, Strip, Stroke, Values } from '../../api/types';
 import { Pen, play, withPoint } from '../../pen/pen';
 import { useWork, work } from '../../work/store';
 import { follow } from '../../ui/pointer';
@@ -19,7 +19,7 @@ declare global {
 const SPACING = 25;
 
 /** Paints strokes into the chosen strip's masks: the trail is seen at once, what the core makes of it as soon as it is there. */
-export function PaintLayer({ strip, lens, view, gestures }: StripLayerProps) {
+export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: StripLayerProps & { /** another strip falls where this one does not */ isPair: boolean; /** it is that other one that is painted on */ flips: boolean }) {
     const brush = useWork((state) => state.brush);
     const chosenMask = useWork((state) => state.mask);
     const trail = useWork((state) => state.trail);
@@ -27,6 +27,7 @@ export function PaintLayer({ strip, lens, view, gestures }: StripLayerProps) {
     const [cursor, setCursor] = useState<Point | null>(null);
     const target = paintTarget(strip, chosenMask, brush.followsEdges);
     const isCut = target.kind === 'painted cut';
+    const line = isPair && !isCut ? lineMasks(strip) : null;
 
     useEffect(() => {
         drawTrail(canvas.current, trail, lens);
@@ -49,7 +50,7 @@ export function PaintLayer({ strip, lens, view, gestures }: StripLayerProps) {
         const pen = new Pen(brush.simulated);
         const begun = event.timeStamp;
         // what is erased with the other mouse button's key: alt swaps for one stroke
-        const reveals = brush.reveals !== event.altKey;
+        const reveals = (brush.reveals !== event.altKey) !== flips;
         let points: Stroke['points'] = [];
         const earlier = useWork.getState().trail;
         const stroke = (): Stroke => ({
@@ -69,7 +70,9 @@ export function PaintLayer({ strip, lens, view, gestures }: StripLayerProps) {
                 points = withPoint(points, x, y, pressure, moment.timeStamp - begun);
             }
             work.trail([...earlier, stroke()]);
-            if (!isCut && target.mask) {
+            if (line) {
+                work.live(strip.id, { masks: Object.fromEntries(line.map((mask) => [mask.id, { strokes: [stroke()] }])) }, pointer.timeStamp);
+            } else if (!isCut && target.mask && !isPair) {
                 work.live(strip.id, { masks: { [target.mask.id]: { strokes: [onGround(strip, target.on, stroke())] } } }, pointer.timeStamp);
             }
         };
@@ -95,7 +98,12 @@ export function PaintLayer({ strip, lens, view, gestures }: StripLayerProps) {
                 leave();
                 const painted = onGround(strip, target.on, stroke());
                 const label = isCut ? (reveals ? 'Paint the subject' : 'Paint the background') : reveals ? 'Let in' : 'Hold back';
-                if (target.mask) {
+                if (line) {
+                    work.live(strip.id, { masks: Object.fromEntries(line.map((mask) => [mask.id, { strokes: [stroke()] }])) });
+                    void gestures.commit(strip.id, 'Paint the line');
+                } else if (isPair && !isCut) {
+                    void gestures.paintLine(strip.id, stroke());
+                } else if (target.mask) {
                     work.live(strip.id, { masks: { [target.mask.id]: { strokes: [painted] } } });
                     void gestures.commit(strip.id, label);
                 } else {
@@ -123,7 +131,7 @@ export function PaintLayer({ strip, lens, view, gestures }: StripLayerProps) {
                 onPointerLeave={() => setCursor(null)}
             />
             <p className="pointer-events-none absolute top-2 left-1/2 -translate-x-1/2 rounded-sm bg-well/80 px-2 text-quiet" data-testid="target">
-                Paints on {inWords(strip, target)}
+                Paints on {isPair && !isCut ? `the line of ${strip.name}` : inWords(strip, target)}
             </p>
             {cursor && (
                 <svg className="pointer-events-none absolute inset-0 h-full w-full">
@@ -133,6 +141,13 @@ export function PaintLayer({ strip, lens, view, gestures }: StripLayerProps) {
             )}
         </>
     );
+}
+
+/** The two masks of strokes over the line of a pair: one adds, one leaves only what is held; null before the first stroke. */
+function lineMasks(strip: Strip): Mask[] | null {
+    const of = (join: string, start: string) => strip.masks.findLast((mask) => mask.kind === 'strokes' && mask.on === 'scene' && mask.join === join && mask.values.start === start);
+    const [adds, holds] = [of('add', 'hidden'), of('intersect', 'shown')];
+    return adds && holds ? [adds, holds] : null;
 }
 
 /** Follows the pointer; one that is only played has nothing to capture. */

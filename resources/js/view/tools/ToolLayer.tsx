@@ -18,7 +18,12 @@ export function ToolLayer(props: LayerProps) {
     const pending = useWork((state) => state.pending);
     const placing = useWork((state) => state.placing);
     const marking = useWork((state) => state.marking);
-    const strip = everyStrip(props.scene.strips, pending).find((other) => other.id === chosen);
+    const all = everyStrip(props.scene.strips, pending);
+    const own = all.find((other) => other.id === chosen);
+    // what is painted on one of a split pair is painted on their line, which the other one has
+    const holder = own?.complements === undefined ? undefined : all.find((other) => other.id === own.complements);
+    const strip = tool === 'move' ? own : (holder ?? own);
+    const isPair = strip !== undefined && all.some((other) => other.complements === strip.id);
     if (placing) {
         return <PlaceLayer {...props} placing={placing} />;
     }
@@ -33,7 +38,7 @@ export function ToolLayer(props: LayerProps) {
     }
     switch (tool) {
         case 'paint':
-            return <PaintLayer {...props} strip={strip} />;
+            return <PaintLayer {...props} strip={strip} isPair={isPair} flips={holder !== undefined} />;
         case 'outline':
             return <OutlineLayer key={strip.id} {...props} strip={strip} />;
         case 'pick':

@@ -7,6 +7,7 @@ namespace App\Gestures;
 use App\Scenes\FlatScene;
 use Aumbrel\Core\Kind\Drawn;
 use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Kind\Painted;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Stage\SceneSource;
@@ -40,6 +41,7 @@ final class AddStrip extends Gesture
         return $scene->inserted([
             'id' => FlatScene::newId(), 'kind' => $class::key(), 'name' => $scene->freeName($class::label()),
             ...($class::family()->fadesInStops() ? ['level' => $class::placedLevel()] : []),
+            ...(is_subclass_of($class, Painted::class) ? ['masks' => [['id' => FlatScene::newId(), 'kind' => 'strokes', 'on' => 'scene', 'values' => ['start' => 'hidden', 'strokes' => []]]]] : []),
             ...self::source($scene, $class),
             'values' => $asked->has('line') && is_subclass_of($class, Drawn::class)
                 ? $class::drawn($asked->point('line.0'), $asked->point('line.1'), $asked->number('span'), Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size()))

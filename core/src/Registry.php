@@ -7,9 +7,11 @@ namespace Aumbrel\Core;
 use Aumbrel\Core\Flat\Fill;
 use Aumbrel\Core\Grade\Base;
 use Aumbrel\Core\Kind\Kinds;
+use Aumbrel\Core\Light\Paint;
 use Aumbrel\Core\Light\Rim;
 use Aumbrel\Core\Light\Spot;
 use Aumbrel\Core\Light\SpotOnto;
+use Aumbrel\Core\Light\Torch;
 use Aumbrel\Core\Light\Wash;
 use Aumbrel\Core\Mask\ColourArea;
 use Aumbrel\Core\Mask\LinearMask;
@@ -32,6 +34,8 @@ final class Registry
                 SpotOnto::class,
                 Rim::class,
                 Wash::class,
+                Paint::class,
+                Torch::class,
                 Fill::class,
                 Base::class,
                 Group::class,

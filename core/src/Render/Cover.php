@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
+use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Everywhere;
@@ -45,7 +46,7 @@ final readonly class Cover
         }
         $this->kernel->line('}');
 
-        return $this->keep($cover);
+        return $this->keep($cover, $layer->mode === BlendMode::Illuminate);
     }
 
     /**
@@ -109,11 +110,16 @@ final readonly class Cover
         $this->kernel->line("{$cover} *= {$joined};");
     }
 
-    /** Keeps the cover for the loops that follow; gives the line that holds it. */
-    private function keep(string $cover): string
+    /**
+     * Keeps the cover for the loops that follow; gives the line that holds it.
+     *
+     * @param  bool  $mayDarken  whether it may lie below 0, as where light is taken away
+     */
+    private function keep(string $cover, bool $mayDarken = false): string
     {
         $line = $this->kernel->stored(self::LINE);
-        $this->kernel->line("if ({$cover} > 0.0) { if (\$end === 0) { \$first = \$c; } \$end = \$c + 1; }");
+        $there = $mayDarken ? "{$cover} !== 0.0" : "{$cover} > 0.0";
+        $this->kernel->line("if ({$there}) { if (\$end === 0) { \$first = \$c; } \$end = \$c + 1; }");
         $this->kernel->line("{$line} = {$cover};");
 
         return $line;

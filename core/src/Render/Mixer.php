@@ -95,7 +95,8 @@ final readonly class Mixer
     {
         if ($layer->patchy) {
             $this->kernel->innerLoop();
-            $this->kernel->line("if ({$layer->cover} > 0.0) {");
+            // light may be taken away too
+            $this->kernel->line($layer->mode === BlendMode::Illuminate ? "if ({$layer->cover} !== 0.0) {" : "if ({$layer->cover} > 0.0) {");
         } else {
             $this->kernel->loop();
         }

@@ -62,8 +62,15 @@ final readonly class Brush
         [$left, $top, $right, $bottom] = $box;
         $width = $right - $left;
         $painted = array_fill(0, $width * ($bottom - $top), 0.0);
-        foreach ($stamps as $stamp) {
-            $this->stamp($painted, $stamp, $stroke->hardness, $left, $top, $width, $bottom - $top);
+        foreach ($stamps as $at => $stamp) {
+            if ($stroke->tip === Tip::Lamp) {
+                $this->lampMark($painted, $stamp, $this->along($stamps, $at), $stroke->stretch, $left, $top, $width, $bottom - $top);
+            } else {
+                $this->stamp($painted, $stamp, $stroke->hardness, $left, $top, $width, $bottom - $top);
+            }
+        }
+        if ($stroke->dapples > 0) {
+            $this->dapple($painted, new Dapples($stroke->dapples, $stroke->size / 2, $stroke->seed), $left, $top, $width);
         }
 
         return [$painted, $left, $top, $width, $bottom - $top];
@@ -79,7 +86,8 @@ final readonly class Brush
             $own = $stroke->size / 2 * ($stroke->pressure === Pressure::Size ? $pressure : 1.0);
             [$column, $row] = $this->frame->toPixels->at($x, $y);
             $radius = $own * ($isSimilar ? $scale : $this->frame->toPixels->scaleAt($x, $y));
-            $reach = $isSimilar ? [$radius + 1, $radius + 1] : $this->reach($x, $y, $own, $column, $row);
+            $far = $stroke->tip === Tip::Lamp ? LampMark::REACH * $stroke->stretch : 1.0;
+            $reach = $isSimilar ? [$far * $radius + 1, $far * $radius + 1] : $this->reach($x, $y, $far * $own, $column, $row);
             $stamps[] = [
                 'x' => $column, 'y' => $row, 'radius' => $radius, 'reach' => $reach, 'at' => [$x, $y], 'own' => $own,
                 'opacity' => $stroke->opacity * ($stroke->pressure === Pressure::Opacity ? $pressure : 1.0),
@@ -121,6 +129,61 @@ final readonly class Brush
         ];
 
         return $box[0] < $box[2] && $box[1] < $box[3] ? $box : null;
+    }
+
+    /**
+     * The way on which a stamp lies, as a unit vector in pixels: from the one before it to the one after it.
+     *
+     * @param  list<array{x: float, y: float, radius: float, reach: array{float, float}, opacity: float, flow: float, at: array{float, float}, own: float}>  $stamps
+     * @return array{float, float}
+     */
+    private function along(array $stamps, int $at): array
+    {
+        [$from, $to] = [$stamps[max(0, $at - 1)], $stamps[min(count($stamps) - 1, $at + 1)]];
+        $length = hypot($to['x'] - $from['x'], $to['y'] - $from['y']);
+
+        return $length > 0 ? [($to['x'] - $from['x']) / $length, ($to['y'] - $from['y']) / $length] : [1.0, 0.0];
+    }
+
+    /**
+     * The mark of a lamp, longer along the stroke than across by the stretch.
+     *
+     * @param  array<int, float>  $painted
+     * @param  array{x: float, y: float, radius: float, reach: array{float, float}, opacity: float, flow: float}  $stamp
+     * @param  array{float, float}  $along
+     */
+    private function lampMark(array &$painted, array $stamp, array $along, float $stretch, int $left, int $top, int $width, int $height): void
+    {
+        ['x' => $x, 'y' => $y, 'opacity' => $opacity, 'flow' => $flow] = $stamp;
+        [$reachX, $reachY] = $stamp['reach'];
+        $unit = 1 / max(0.5, $stamp['radius']);
+        [$alongX, $alongY] = [$along[0] * $unit / $stretch, $along[1] * $unit / $stretch];
+        [$acrossX, $acrossY] = [-$along[1] * $unit, $along[0] * $unit];
+        $from = (int) max((float) $left, ceil($x - $reachX - 0.5));
+        $to = (int) min($left + $width - 1.0, floor($x + $reachX - 0.5));
+        $lastRow = (int) min($top + $height - 1.0, floor($y + $reachY - 0.5));
+        for ($row = (int) max((float) $top, ceil($y - $reachY - 0.5)); $row <= $lastRow; $row++) {
+            $dy = $row + 0.5 - $y;
+            for ($column = $from, $at = ($row - $top) * $width + $from - $left, $dx = $from + 0.5 - $x; $column <= $to; $column++, $at++, $dx += 1.0) {
+                $u = $dx * $alongX + $dy * $alongY;
+                $v = $dx * $acrossX + $dy * $acrossY;
+                $value = $painted[$at];
+                if ($value < $opacity) {
+                    $painted[$at] = $value + ($opacity - $value) * $flow * LampMark::at($u * $u + $v * $v);
+                }
+            }
+        }
+    }
+
+    /** @param  array<int, float>  $painted */
+    private function dapple(array &$painted, Dapples $dapples, int $left, int $top, int $width): void
+    {
+        foreach ($painted as $at => $value) {
+            if ($value > 0.0) {
+                [$x, $y] = $this->frame->fromPixels->at($left + $at % $width + 0.5, $top + intdiv($at, $width) + 0.5);
+                $painted[$at] = $value * $dapples->at($x, $y);
+            }
+        }
     }
 
     /**

@@ -20,6 +20,8 @@ final readonly class Stroke implements JsonSerializable
 {
     public const LARGEST_SIZE = 4000.0;
 
+    public const LONGEST_MARK = 10.0;
+
     /** Two stamps of a brush that stands still lie this far apart in time. */
     private const DWELL_MS = 50.0;
 
@@ -37,6 +39,9 @@ final readonly class Stroke implements JsonSerializable
      * @param  float  $spacing  of stamps, as a share of the radius
      * @param  bool  $reveals  toward 1; otherwise it hides, toward 0
      * @param  list<array{float, float, float, float}>  $points
+     * @param  float  $stretch  how much longer a lamp's mark is along the stroke than across
+     * @param  float  $dapples  0..1, how far it is broken into patches
+     * @param  int  $seed  which patches
      * @param  string|null  $name  by which it is kept elsewhere, when nothing else is known of it but what it does
      */
     private function __construct(
@@ -49,6 +54,10 @@ final readonly class Stroke implements JsonSerializable
         public Pressure $pressure,
         public array $points,
         public ?string $name = null,
+        public Tip $tip = Tip::Brush,
+        public float $stretch = 1.0,
+        public float $dapples = 0.0,
+        public int $seed = 1,
     ) {
     }
 
@@ -70,6 +79,7 @@ final readonly class Stroke implements JsonSerializable
         }
         $fields = new Fields($raw, $field);
         $pressure = $fields->take('pressure', Pressure::Nothing->value);
+        $tip = $fields->take('tip', Tip::Brush->value);
         $points = [];
         foreach ($fields->list('points', self::MOST_POINTS) as $at => $point) {
             $points[] = self::point($point, "{$field}.points[{$at}]");
@@ -87,6 +97,10 @@ final readonly class Stroke implements JsonSerializable
             $fields->toggle('reveals', true),
             (is_string($pressure) ? Pressure::tryFrom($pressure) : null) ?? throw SceneError::expected("{$field}.pressure", 'one of '.implode(', ', array_column(Pressure::cases(), 'value')), $pressure),
             $points,
+            tip: (is_string($tip) ? Tip::tryFrom($tip) : null) ?? throw SceneError::expected("{$field}.tip", 'one of '.implode(', ', array_column(Tip::cases(), 'value')), $tip),
+            stretch: $fields->number('stretch', 1, 1, self::LONGEST_MARK, ''),
+            dapples: $fields->number('dapples', 0, 0, 100, '%') / 100,
+            seed: (int) $fields->number('seed', 1, 0, 0xFFFFFFFF, ''),
         );
         if ($stroke->countStamps() > self::MOST_STAMPS) {
             throw new SceneError($field, 'is too long for so small a brush: at most '.number_format(self::MOST_STAMPS).' stamps');
@@ -134,7 +148,7 @@ final readonly class Stroke implements JsonSerializable
             return [$at->x, $at->y, $point[2], $point[3]];
         }, $this->points);
 
-        return new self($this->size, $this->hardness, $this->opacity, $this->flow, $this->spacing, $this->reveals, $this->pressure, $points, $this->name);
+        return new self($this->size, $this->hardness, $this->opacity, $this->flow, $this->spacing, $this->reveals, $this->pressure, $points, $this->name, $this->tip, $this->stretch, $this->dapples, $this->seed);
     }
 
     private function apart(): float
@@ -161,6 +175,9 @@ final readonly class Stroke implements JsonSerializable
         return [
             'size' => $this->size, 'hardness' => $this->hardness * 100, 'opacity' => $this->opacity * 100, 'flow' => $this->flow * 100,
             'spacing' => $this->spacing * 100, 'reveals' => $this->reveals, 'pressure' => $this->pressure->value, 'points' => $this->points,
+            // a plain brush is written as it always was, and keeps its name
+            ...($this->tip === Tip::Brush ? [] : ['tip' => $this->tip->value, 'stretch' => $this->stretch]),
+            ...($this->dapples > 0 ? ['dapples' => $this->dapples * 100, 'seed' => $this->seed] : []),
         ];
     }
 

@@ -8,6 +8,7 @@ use Aumbrel\Core\Geometry\Mirror;
 use Aumbrel\Core\Stroke\Pressure;
 use Aumbrel\Core\Stroke\Stroke;
 use Aumbrel\Core\Stroke\Strokes;
+use Aumbrel\Core\Stroke\Tip;
 
 /** Strokes in the order in which they were painted. */
 final readonly class StrokesValue extends ValueType
@@ -48,6 +49,8 @@ final readonly class StrokesValue extends ValueType
             'size' => ['type' => 'number', 'minimum' => 0.5, 'maximum' => Stroke::LARGEST_SIZE],
             ...array_fill_keys(['hardness', 'opacity', 'flow'], ['type' => 'number', 'minimum' => 0, 'maximum' => 100]),
             'spacing' => ['type' => 'number', 'minimum' => 5, 'maximum' => 200], 'reveals' => ['type' => 'boolean'], 'pressure' => ['enum' => array_column(Pressure::cases(), 'value')],
+            'tip' => ['enum' => array_column(Tip::cases(), 'value')], 'stretch' => ['type' => 'number', 'minimum' => 1, 'maximum' => Stroke::LONGEST_MARK],
+            'dapples' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100], 'seed' => ['type' => 'integer', 'minimum' => 0],
             'points' => ['type' => 'array', 'minItems' => 1, 'maxItems' => 5000, 'items' => ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 4, 'description' => 'x, y, pressure 0..1, ms since the stroke began']],
         ]]];
     }

@@ -21,6 +21,11 @@ export type Stroke = {
     reveals: boolean;
     pressure: string;
     points: [number, number, number, number][];
+    /** what the brush leaves, where that is no plain mark */
+    tip?: string;
+    stretch?: number;
+    dapples?: number;
+    seed?: number;
 };
 
 /** Where a plate's light comes from, in its own picture, and how that was found. */
@@ -203,7 +208,7 @@ export type Parameter = {
     whenEmpty: string;
 };
 
-export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; /** placed by one line, from where it stands to where it aims */ drawn: boolean; /** two make a pair that shares one line */ splits: boolean; /** kinds of source */ hangsOn: string[]; parameters: Parameter[] };
+export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; /** placed by one line, from where it stands to where it aims */ drawn: boolean; /** what its brush leaves, when it is painted */ tip: string | null; /** two make a pair that shares one line */ splits: boolean; /** kinds of source */ hangsOn: string[]; parameters: Parameter[] };
 
 export type SourceKind = { key: string; label: string; hint: string; parameters: Parameter[] };
 

@@ -1,10 +1,10 @@
-import { CircleDot, Cone, Droplet, Eclipse, Folder, Image, Moon, Waves, type LucideIcon } from 'lucide-react';
+import { Brush, CircleDot, Cone, Droplet, Eclipse, Flashlight, Folder, Image, Moon, Waves, type LucideIcon } from 'lucide-react';
 import type { Family } from '../api/types';
 
 const ofFamilies: Record<string, LucideIcon> = { plate: Image, light: Cone, flat: Droplet, grade: Moon, group: Folder };
 
 /** Kinds that have a shape of their own within their family. */
-const ofKinds: Record<string, LucideIcon> = { 'spot-onto': CircleDot, rim: Eclipse, wash: Waves };
+const ofKinds: Record<string, LucideIcon> = { 'spot-onto': CircleDot, rim: Eclipse, wash: Waves, paint: Brush, torch: Flashlight };
 
 /** The kind of a strip is told by shape as well as by colour. */
 export function KindIcon({ kind, family, size = 13 }: { kind: string; family: Family | string; size?: number }) {

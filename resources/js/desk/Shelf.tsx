@@ -12,6 +12,9 @@ import { accents, KindIcon } from '../controls/icons';
 /** Kinds that come about in another way than from the shelf. */
 const ELSEWHERE = ['group'];
 
+/** The size of the brush that a painted kind comes with, of what is looked at. */
+const BRUSH = 0.14;
+
 /** What can be added, the step of the course that one is at first. */
 export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
     const step = useWork((state) => state.step);
@@ -33,7 +36,13 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
             return;
         }
         const { centre, span } = lookedAt(camera, scene);
-        void gestures.addStrip(kind.key, centre, span, above);
+        void gestures.addStrip(kind.key, centre, span, above).then(() => {
+            if (kind.tip) {
+                // the brush is in hand at once: large, soft and faint
+                work.takeTool('paint');
+                work.brush({ size: Math.round(span * BRUSH), hardness: 0, opacity: 100, flow: kind.tip === 'lamp' ? 12 : 20, reveals: true });
+            }
+        });
     }
 
     function split(kind: StripKind) {

@@ -10,6 +10,7 @@ export const stripKinds: StripKind[] = [
         "course": "Match",
         "fadesInStops": false,
         "drawn": false,
+        "tip": null,
         "splits": false,
         "hangsOn": [],
         "parameters": [
@@ -377,6 +378,7 @@ export const stripKinds: StripKind[] = [
         "course": "Light",
         "fadesInStops": true,
         "drawn": true,
+        "tip": null,
         "splits": false,
         "hangsOn": [
             "lamp"
@@ -562,6 +564,7 @@ export const stripKinds: StripKind[] = [
         "course": "Light",
         "fadesInStops": true,
         "drawn": true,
+        "tip": null,
         "splits": false,
         "hangsOn": [
             "lamp"
@@ -735,6 +738,7 @@ export const stripKinds: StripKind[] = [
         "course": "Light",
         "fadesInStops": true,
         "drawn": false,
+        "tip": null,
         "splits": false,
         "hangsOn": [
             "lamp",
@@ -843,6 +847,7 @@ export const stripKinds: StripKind[] = [
         "course": "Light",
         "fadesInStops": true,
         "drawn": false,
+        "tip": null,
         "splits": true,
         "hangsOn": [],
         "parameters": [
@@ -903,6 +908,88 @@ export const stripKinds: StripKind[] = [
         ]
     },
     {
+        "key": "paint",
+        "label": "Paint",
+        "hint": "Lighter above 0 stops, darker below, where you paint",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "drawn": false,
+        "tip": "brush",
+        "splits": false,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "swatch": "#ffffff"
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "tones",
+                "label": "Only in",
+                "type": "choice",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "all tones",
+                    "shadows",
+                    "mids",
+                    "highlights"
+                ],
+                "default": "all tones",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "torch",
+        "label": "Torch",
+        "hint": "A lamp walked over the picture; it lights more where it dwells",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "drawn": false,
+        "tip": "lamp",
+        "splits": false,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "kelvin": 3400
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
         "key": "fill",
         "label": "Flat colour",
         "hint": "A flat colour, to tint or to burn",
@@ -910,6 +997,7 @@ export const stripKinds: StripKind[] = [
         "course": "Shade",
         "fadesInStops": false,
         "drawn": false,
+        "tip": null,
         "splits": false,
         "hangsOn": [],
         "parameters": [
@@ -938,6 +1026,7 @@ export const stripKinds: StripKind[] = [
         "course": "Match",
         "fadesInStops": false,
         "drawn": false,
+        "tip": null,
         "splits": false,
         "hangsOn": [],
         "parameters": [
@@ -1011,6 +1100,7 @@ export const stripKinds: StripKind[] = [
         "course": "Finish",
         "fadesInStops": false,
         "drawn": false,
+        "tip": null,
         "splits": false,
         "hangsOn": [],
         "parameters": []

@@ -1,6 +1,6 @@
 import type { Scene, Strip } from '../api/types';
 import { OneOf } from '../controls/OneOf';
-import { pressures } from '../generated/catalogue';
+import { pressures, stripKinds } from '../generated/catalogue';
 import { Readings } from '../readings/Readings';
 import { paintTarget } from '../view/tools/target';
 import type { Gestures } from '../work/gestures';
@@ -83,15 +83,21 @@ function BrushSettings({ strip }: { strip: Strip }) {
     const mask = useWork((state) => state.mask);
     const target = paintTarget(strip, mask, brush.followsEdges);
     const isCut = target.kind === 'painted cut';
+    const isLamp = stripKinds.find((kind) => kind.key === strip.kind)?.tip === 'lamp';
     return (
         <>
             <Either label="What the brush does" value={brush.reveals} onSet={(reveals) => work.brush({ reveals })} words={isCut ? ['Subject', 'Background'] : ['Let in', 'Hold back']} />
             <Small label="Size" unit="px" value={brush.size} least={1} most={4000} onSet={(size) => work.brush({ size })} />
             {!isCut && (
                 <>
-                    <Small label="Hardness" unit="%" value={brush.hardness} least={0} most={100} onSet={(hardness) => work.brush({ hardness })} />
+                    {isLamp ? (
+                        <Small label="Stretch" unit="×" value={brush.stretch} least={1} most={10} onSet={(stretch) => work.brush({ stretch })} />
+                    ) : (
+                        <Small label="Hardness" unit="%" value={brush.hardness} least={0} most={100} onSet={(hardness) => work.brush({ hardness })} />
+                    )}
                     <Small label="Opacity" unit="%" value={brush.opacity} least={0} most={100} onSet={(opacity) => work.brush({ opacity })} />
                     <Small label="Flow" unit="%" value={brush.flow} least={0} most={100} onSet={(flow) => work.brush({ flow })} />
+                    <Small label="Dapples" unit="%" value={brush.dapples} least={0} most={100} onSet={(dapples) => work.brush({ dapples })} />
                     <label className="flex items-center gap-1.5 text-quiet">
                         Pen on
                         <select

@@ -3,7 +3,7 @@ import type { Changes, Noticed, Outlines, Point, StageLines, Stroke, Values } fr
 export type Tool = 'move' | 'paint' | 'outline' | 'pick' | 'pan';
 
 /** What the brush does; its size is scene pixels. */
-export type BrushSettings = { size: number; hardness: number; opacity: number; flow: number; reveals: boolean; pressure: string; simulated: boolean; followsEdges: boolean };
+export type BrushSettings = { size: number; hardness: number; opacity: number; flow: number; reveals: boolean; pressure: string; simulated: boolean; followsEdges: boolean; /** of a lamp's mark: along the stroke to across */ stretch: number; /** percent */ dapples: number };
 
 /** What a click picks: tolerance in percent, the patch's width in picture pixels. */
 export type PickSettings = { tolerance: number; reach: 'touching' | 'everywhere'; patch: number };
@@ -86,7 +86,7 @@ export const fresh: Work = {
     mask: null,
     also: [],
     tool: 'move',
-    brush: { size: 60, hardness: 0, opacity: 100, flow: 100, reveals: true, pressure: 'nothing', simulated: false, followsEdges: true },
+    brush: { size: 60, hardness: 0, opacity: 100, flow: 100, reveals: true, pressure: 'nothing', simulated: false, followsEdges: true, stretch: 1, dapples: 0 },
     pick: { tolerance: 12, reach: 'touching', patch: 7 },
     takesAway: false,
     drawing: null,

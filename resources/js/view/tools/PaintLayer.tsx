@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Mask, Point, Strip, Stroke, Values } from '../../api/types';
 import { Pen, play, withPoint } from '../../pen/pen';
-import { useWork, work } from '../../work/store';
+import { stripKinds } from '../../generated/catalogue';
+import { useWork, work, type BrushSettings } from '../../work/store';
 import { follow } from '../../ui/pointer';
 import { toScene, toView, type Lens } from '../../work/camera';
 import { groundOf } from '../../work/ground';
@@ -17,6 +18,9 @@ declare global {
 
 /** Stamps lie a quarter of the radius apart, in percent. */
 const SPACING = 25;
+
+/** Patches hold still from stroke to stroke. */
+const SEED = 1;
 
 /** Paints strokes into the chosen strip's masks: the trail is seen at once, what the core makes of it as soon as it is there. */
 export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: StripLayerProps & { /** another strip falls where this one does not */ isPair: boolean; /** it is that other one that is painted on */ flips: boolean }) {
@@ -62,6 +66,7 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
             reveals,
             pressure: isCut ? 'nothing' : brush.pressure,
             points,
+            ...(isCut ? {} : markOf(strip, brush)),
         });
         const take = (pointer: PointerEvent) => {
             for (const moment of pointer.getCoalescedEvents?.().length ? pointer.getCoalescedEvents() : [pointer]) {
@@ -141,6 +146,12 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
             )}
         </>
     );
+}
+
+/** What the brush leaves beside a plain mark: a lamp's pool for a torch, patches where it is dappled. */
+function markOf(strip: Strip, { stretch, dapples }: BrushSettings): Partial<Stroke> {
+    const tip = stripKinds.find((kind) => kind.key === strip.kind)?.tip;
+    return { ...(tip && tip !== 'brush' ? { tip, stretch } : {}), ...(dapples > 0 ? { dapples, seed: SEED } : {}) };
 }
 
 /** The two masks of strokes over the line of a pair: one adds, one leaves only what is held; null before the first stroke. */

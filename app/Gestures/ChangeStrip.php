@@ -24,7 +24,7 @@ use Aumbrel\Core\Scene\Scene as Document;
  */
 final class ChangeStrip extends Gesture
 {
-    private const REPLACED = ['name', 'mode', 'level', 'amount', 'muted'];
+    private const REPLACED = ['name', 'mode', 'level', 'amount', 'contrast', 'muted'];
 
     /** Names of other things, which null takes away. */
     private const NAMED = ['confinedTo', 'source', 'complements'];
@@ -48,6 +48,7 @@ final class ChangeStrip extends Gesture
             "{$prefix}mode" => 'sometimes|string|max:40',
             "{$prefix}level" => 'sometimes|numeric',
             "{$prefix}amount" => 'sometimes|numeric',
+            "{$prefix}contrast" => 'sometimes|numeric',
             "{$prefix}muted" => 'sometimes|boolean',
             "{$prefix}confinedTo" => 'sometimes|nullable|string|max:40',
             "{$prefix}complements" => 'sometimes|nullable|string|max:40',

@@ -57,7 +57,7 @@ it('says what is wrong, and where', function (array $raw, string $field): void {
     'a size of zero' => [sceneArray(['size' => [0, 10]]), 'size'],
     'a huge size' => [sceneArray(['size' => [30000, 30000]]), 'size'],
     'a half pixel' => [sceneArray(['size' => [10.5, 10]]), 'size'],
-    'an unknown kind' => [sceneArray([], ['kind' => 'torch']), 'strips[1].kind'],
+    'an unknown kind' => [sceneArray([], ['kind' => 'candle']), 'strips[1].kind'],
     'an unknown mode' => [sceneArray([], ['mode' => 'glue']), 'strips[1].mode'],
     'a level in percent' => [sceneArray([], ['level' => 50]), 'strips[1].level'],
     'a level that is no number' => [sceneArray([], ['level' => NAN]), 'strips[1].level'],

@@ -7,6 +7,20 @@ namespace Aumbrel\Core\Color;
 /** Oklab, in which equal distances look about equal: Björn Ottosson, *A perceptual color space for image processing*, 2020. */
 final class Oklab
 {
+    /** Linear sRGB of a colour; channels may lie outside of 0..1. */
+    public static function toLinear(float $lightness, float $a, float $b): Rgb
+    {
+        $l = ($lightness + 0.3963377774 * $a + 0.2158037573 * $b) ** 3;
+        $m = ($lightness - 0.1055613458 * $a - 0.0638541728 * $b) ** 3;
+        $s = ($lightness - 0.0894841775 * $a - 1.2914855480 * $b) ** 3;
+
+        return new Rgb(
+            4.0767416621 * $l - 3.3077115913 * $m + 0.2309699292 * $s,
+            -1.2684380046 * $l + 2.6097574011 * $m - 0.3413193965 * $s,
+            -0.0041960863 * $l - 0.7034186147 * $m + 1.7076147010 * $s,
+        );
+    }
+
     /** @return array{float, float, float} lightness 0..1, and the two axes of colour, of linear sRGB */
     public static function ofLinear(float $red, float $green, float $blue): array
     {

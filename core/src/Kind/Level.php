@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Color\LightColour;
 use Aumbrel\Core\Kernel\KernelWriter;
 
 /**
@@ -15,6 +16,12 @@ final readonly class Level implements Strength
 {
     public function __construct(private float $stops)
     {
+    }
+
+    /** A light's, with what its gel takes of it. */
+    public static function of(Surroundings $around, LightColour $colour): self
+    {
+        return new self($around->level() + $colour->stops($around->white()));
     }
 
     /** The cover of a shape 0..1 at a level above 0: that of 2^level copies in normal. */

@@ -136,7 +136,7 @@ final readonly class Rim implements Directed, Driven, Proposes
             return [];
         }
 
-        return [new Layer($site->mode(), new RimField($this, $outline, $plate), OneColour::ofLight($colour), new Level($site->level()), within: $this->of)];
+        return [new Layer($site->mode(), new RimField($this, $outline, $plate), OneColour::ofLight($colour), Level::of($site, $this->colour), within: $this->of)];
     }
 
     public function problem(Surroundings $around): ?string

@@ -152,7 +152,7 @@ final readonly class Spot implements Directed, Drawn, Driven, Extent, Field
         }
         $field = $this->softness > 0 ? new Softened($this, $this->softness) : $this;
 
-        return [new Layer($site->mode(), $field, OneColour::ofLight($colour), new Level($site->level()))];
+        return [new Layer($site->mode(), $field, OneColour::ofLight($colour), Level::of($site, $this->colour))];
     }
 
     public static function hangsOn(): array

@@ -214,7 +214,7 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
             return [];
         }
 
-        return [new Layer($site->mode(), $this->softness > 0 ? new Softened($pool, $this->softness) : $pool, OneColour::ofLight($colour), new Level($site->level()))];
+        return [new Layer($site->mode(), $this->softness > 0 ? new Softened($pool, $this->softness) : $pool, OneColour::ofLight($colour), Level::of($site, $this->colour))];
     }
 
     public function problem(Surroundings $around): ?string

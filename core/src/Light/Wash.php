@@ -93,6 +93,6 @@ final readonly class Wash implements Splits
         }
         $tint = $this->isKeyed ? new ByTones($this->ramp ?? ToneRamp::toward($colour->encoded())) : OneColour::ofLight($colour);
 
-        return [new Layer($site->mode(), new Everywhere, $tint, new Level($site->level()))];
+        return [new Layer($site->mode(), new Everywhere, $tint, Level::of($site, $this->colour))];
     }
 }

@@ -6,6 +6,8 @@ namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kind\Contrasted;
+use Aumbrel\Core\Kind\Everywhere;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Picture\PictureShelf;
@@ -32,7 +34,14 @@ final class Sites
     /** @return list<Layer> back to front */
     public function layers(Strip $strip): array
     {
-        return $this->layers[$strip->id] ??= $strip->kind->layers(new StripSite($strip, $this));
+        return $this->layers[$strip->id] ??= array_map(static fn (Layer $layer): Layer => self::contrasted($layer, $strip), $strip->kind->layers(new StripSite($strip, $this)));
+    }
+
+    /** A light has a contrast of its own; where it is even there is none. */
+    private static function contrasted(Layer $layer, Strip $strip): Layer
+    {
+        return $strip->contrast === 0.0 || $layer->field instanceof Everywhere ? $layer
+            : new Layer($layer->mode, new Contrasted($layer->field, $strip->contrast), $layer->tint, $layer->strength, $layer->recolours, $layer->within);
     }
 
     public function seen(string $id): ?SeenPlate

@@ -27,6 +27,7 @@ final readonly class Strip
      * @param  float  $amount  0..1, for everything else; 1 for lights
      * @param  string|null  $confinedTo  the plate inside whose outline it acts
      * @param  string|null  $source  the source that it hangs on
+     * @param  float  $contrast  -1..1, of a light's own shape
      * @param  string|null  $complements  another strip: it falls where that one does not, and has no falloff of its own
      * @param  list<MaskEntry>  $masks
      * @param  list<Strip>  $strips  what a group holds, back to front
@@ -47,6 +48,7 @@ final readonly class Strip
         private array $unknown = [],
         public ?string $source = null,
         public ?string $complements = null,
+        public float $contrast = 0.0,
     ) {
     }
 
@@ -87,6 +89,7 @@ final readonly class Strip
             $isGroup ? self::readAll($fields->list('strips', self::MOST_STRIPS), "{$field}.strips", $kinds) : [],
             source: $fields->has('source') ? self::source($fields, $kind) : null,
             complements: self::complements($fields, $masks),
+            contrast: $isLight ? $fields->number('contrast', 0, -100, 100, '%') / 100 : 0.0,
             unknown: $fields->rest(),
         );
     }
@@ -110,7 +113,7 @@ final readonly class Strip
     public function holding(array $strips): self
     {
         return new self($this->id, $this->name, $this->kind, $this->values, $this->mode, $this->level, $this->amount,
-            $this->muted, $this->confinedTo, $this->masks, $strips, $this->unknown, $this->source, $this->complements);
+            $this->muted, $this->confinedTo, $this->masks, $strips, $this->unknown, $this->source, $this->complements, $this->contrast);
     }
 
     /**
@@ -121,14 +124,14 @@ final readonly class Strip
     public function masked(array $masks): self
     {
         return new self($this->id, $this->name, $this->kind, $this->values, $this->mode, $this->level, $this->amount,
-            $this->muted, $this->confinedTo, $masks, $this->strips, $this->unknown, $this->source, $this->complements);
+            $this->muted, $this->confinedTo, $masks, $this->strips, $this->unknown, $this->source, $this->complements, $this->contrast);
     }
 
     /** The same as a source drives it: of what it holds by itself only the rest is left. */
     public function driven(StripKind $kind, float $level, bool $muted): self
     {
         return new self($this->id, $this->name, $kind, $this->values, $this->mode, $level, $this->amount,
-            $muted, $this->confinedTo, $this->masks, $this->strips, $this->unknown, $this->source, $this->complements);
+            $muted, $this->confinedTo, $this->masks, $this->strips, $this->unknown, $this->source, $this->complements, $this->contrast);
     }
 
     public function isGroup(): bool
@@ -162,6 +165,7 @@ final readonly class Strip
             'muted' => $this->muted,
             ...($this->confinedTo === null ? [] : ['confinedTo' => $this->confinedTo]),
             ...($this->source === null ? [] : ['source' => $this->source]),
+            ...($this->contrast === 0.0 ? [] : ['contrast' => $this->contrast * 100]),
             ...($this->complements === null ? [] : ['complements' => $this->complements]),
             'values' => (object) $this->values->toArray(),
             'masks' => array_map(static fn (MaskEntry $mask): array => $mask->toArray(), $this->masks),

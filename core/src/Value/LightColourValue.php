@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Color\Gel;
 use Aumbrel\Core\Color\Kelvin;
 use Aumbrel\Core\Color\LightColour;
 
@@ -32,9 +33,17 @@ final readonly class LightColourValue extends ValueType
 
     public function schema(): array
     {
+        $percent = static fn (int $most): array => ['type' => 'number', 'minimum' => 0, 'maximum' => $most];
+        $more = [
+            'gel' => ['enum' => array_map(static fn (Gel $gel): string => $gel->name, Gel::shelf())], 'loses' => ['type' => 'boolean'],
+            'saturation' => $percent(200), 'tint' => FlatColourValue::SCHEMA, 'tinted' => $percent(100),
+        ];
+
         return ['oneOf' => [
-            ['type' => 'object', 'required' => ['swatch'], 'properties' => ['swatch' => FlatColourValue::SCHEMA], 'not' => ['required' => ['kelvin']]],
-            ['type' => 'object', 'required' => ['kelvin'], 'properties' => ['kelvin' => ['type' => 'number', 'minimum' => Kelvin::COOLEST, 'maximum' => Kelvin::HOTTEST]], 'not' => ['required' => ['swatch']]],
+            ['type' => 'object', 'required' => ['swatch'], 'properties' => ['swatch' => FlatColourValue::SCHEMA, ...$more], 'not' => ['required' => ['kelvin']]],
+            ['type' => 'object', 'required' => ['kelvin'], 'properties' => [
+                'kelvin' => ['type' => 'number', 'minimum' => Kelvin::COOLEST, 'maximum' => Kelvin::HOTTEST], 'shift' => ['type' => 'number', 'description' => 'mireds'], ...$more,
+            ], 'not' => ['required' => ['swatch']]],
         ]];
     }
 }

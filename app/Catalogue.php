@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Color\Gel;
+use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Kind\Drawn;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Ground;
@@ -36,6 +38,8 @@ final class Catalogue
         $masks = $write(array_map(self::mask(...), Registry::kinds()->masks));
         $modes = $write(array_column(BlendMode::cases(), 'value'));
         $linear = $write(array_values(array_map(static fn (BlendMode $mode): string => $mode->value, array_filter(BlendMode::cases(), static fn (BlendMode $mode): bool => $mode->isLinear()))));
+        $gels = $write(array_map(static fn (Gel $gel): array => ['name' => $gel->name, 'swatch' => $gel->swatch->toHex(), 'transmission' => $gel->transmission, 'loss' => round($gel->loss(new Rgb(1, 1, 1)), 2)], Gel::shelf()));
+        $conversions = $write(Gel::CONVERSIONS);
         $pressures = $write(array_column(Pressure::cases(), 'value'));
         $joins = $write(array_column(Join::cases(), 'value'));
         $level = $write(['least' => Unit::LEAST_LEVEL, 'most' => Unit::MOST_LEVEL]);
@@ -53,6 +57,10 @@ final class Catalogue
             export const modes: string[] = {$modes};
 
             export const linearModes: string[] = {$linear};
+
+            export const gels: { name: string; swatch: string; transmission: number; loss: number }[] = {$gels};
+
+            export const conversions: Record<string, number> = {$conversions};
 
             export const pressures: string[] = {$pressures};
 

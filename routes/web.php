@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\ColourController;
 use App\Http\Controllers\ConsequenceController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\GestureController;
@@ -59,6 +60,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
         Route::withoutMiddleware($withoutSession)->group(function (): void {
             Route::post('picture', [PictureController::class, 'picture']);
             Route::post('contributions', [PictureController::class, 'contributions']);
+            Route::post('colour', ColourController::class);
             Route::post('sources/{source}/consequence', ConsequenceController::class)->where('source', '[A-Za-z0-9_-]{1,40}');
         });
         Route::post('undo', [HistoryController::class, 'undo']);

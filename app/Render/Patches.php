@@ -21,6 +21,9 @@ final readonly class Patches
     /** What is darker than this, linear, tells no colour of a light. */
     private const DARKEST = 0.01;
 
+    /** Pixels along the longer side that are enough for a mean. */
+    private const ENOUGH = 160;
+
     public function __construct(private SceneStore $store, private RenderService $renders)
     {
     }
@@ -29,8 +32,21 @@ final readonly class Patches
     public function mean(Scene $scene, Point $at, int $width): ?Rgb
     {
         $half = $width / 2;
+
+        return $this->meanOf($scene, [floor($at->x) + 0.5 - $half, floor($at->y) + 0.5 - $half, (float) $width, (float) $width], 1.0);
+    }
+
+    /** The colour of the light in the whole picture, as a swatch; null where it is too dark to tell. */
+    public function whole(Scene $scene): ?string
+    {
+        return self::swatch($this->meanOf($scene, [0.0, 0.0, (float) $scene->width, (float) $scene->height], min(1.0, self::ENOUGH / max($scene->width, $scene->height))));
+    }
+
+    /** @param  array{float, float, float, float}  $window */
+    private function meanOf(Scene $scene, array $window, float $scale): ?Rgb
+    {
         $painted = $this->renders->render(
-            new RenderRequest(RenderRequest::PICTURE, $this->store->flat($scene)->toDocument(), $this->store->pictureIds($scene), [floor($at->x) + 0.5 - $half, floor($at->y) + 0.5 - $half, (float) $width, (float) $width], 1.0, kept: (new StrokeShelf($scene->id))->texts(...)),
+            new RenderRequest(RenderRequest::PICTURE, $this->store->flat($scene)->toDocument(), $this->store->pictureIds($scene), $window, $scale, kept: (new StrokeShelf($scene->id))->texts(...)),
             new Ticket(Priority::Settled, 'patch '.Str::uuid(), 0),
         );
         $sums = [0.0, 0.0, 0.0, 0.0];
@@ -47,11 +63,14 @@ final readonly class Patches
         return $sums[3] > 0 ? new Rgb($sums[0] / $sums[3], $sums[1] / $sums[3], $sums[2] / $sums[3]) : null;
     }
 
+    private static function swatch(?Rgb $mean): ?string
+    {
+        return $mean === null || $mean->largest() < self::DARKEST ? null : $mean->normalised()->encoded()->toHex();
+    }
+
     /** The colour of the light that one sees there, as a swatch; null where it is too dark to tell. */
     public function light(Scene $scene, Point $at, int $width): ?string
     {
-        $mean = $this->mean($scene, $at, $width);
-
-        return $mean === null || $mean->largest() < self::DARKEST ? null : $mean->normalised()->encoded()->toHex();
+        return self::swatch($this->mean($scene, $at, $width));
     }
 }

@@ -7,9 +7,11 @@ namespace App\Scenes;
 use App\Models\Picture;
 use App\Models\Scene;
 use App\Models\Strip as StripRow;
+use Aumbrel\Core\Color\LightColour;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Reading\Reading;
 use Aumbrel\Core\Reading\Readings;
@@ -18,6 +20,9 @@ use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Scene\Scene as Document;
 use Aumbrel\Core\Scene\Strip;
 use Aumbrel\Core\Stage\SceneSource;
+use Aumbrel\Core\Stage\Source;
+use Aumbrel\Core\Value\LightColourValue;
+use Aumbrel\Core\Value\Values;
 
 /** What the interface is told of a scene. */
 final readonly class SceneState
@@ -91,6 +96,7 @@ final readonly class SceneState
             'family' => $strip->kind::family()->value,
             'revision' => $revisions[$strip->id] ?? 0,
             ...self::shown($strip, $hanging),
+            'colours' => (object) self::colours($strip->kind, $strip->values, $hanging->scene->white),
             ...($strip->kind instanceof Pictured ? ['maps' => self::maps($strip->kind, $pictures), ...self::standing($strip, $hanging)] : []),
             ...($strip->isGroup() ? ['strips' => array_map(fn (Strip $inside): array => $this->strip($inside, $revisions, $pictures, $hanging), $strip->strips)] : []),
         ];
@@ -112,10 +118,28 @@ final readonly class SceneState
         ];
     }
 
+    /**
+     * What the colours of lights come to: a swatch, the stops that a gel takes of it, and whether a gel is at the end of what there is.
+     *
+     * @return array<string, array{swatch: string, loss: float, atEnd: bool}> by value
+     */
+    private static function colours(StripKind|Source $kind, Values $values, float $white): array
+    {
+        $colours = [];
+        foreach ($kind::parameters() as $parameter) {
+            if ($parameter->type instanceof LightColourValue) {
+                $colour = $values->object($parameter->name, LightColour::class);
+                $colours[$parameter->name] = ['swatch' => $colour->linear($white)->encoded()->toHex(), 'loss' => round($colour->loss($white), 2), 'atEnd' => $colour->isAtEnd()];
+            }
+        }
+
+        return $colours;
+    }
+
     /** @return array<string, mixed> where a source is seen */
     private static function source(SceneSource $source, Document $document): array
     {
-        return [...$source->toArray(), 'seenAt' => $source->kind->seenAt($document->stage->camera)?->toArray()];
+        return [...$source->toArray(), 'colours' => (object) self::colours($source->kind, $source->values, $document->white), 'seenAt' => $source->kind->seenAt($document->stage->camera)?->toArray()];
     }
 
     /** @return array<string, mixed> how a plate is in the scene, and its feet */

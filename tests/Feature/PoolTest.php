@@ -157,8 +157,8 @@ it('lives through a rest that is longer than the time-out of sockets', function 
 it('says what is wrong with a scene, and is not reached when it does not run', function (): void {
     $request = asked(aScene());
     $pool = pool();
-    $broken = new RenderRequest($request->kind, [...$request->scene->fields(), 'strips' => [['id' => 'x', 'kind' => 'torch']]], [], $request->window, 1.0);
-    expect(fn () => whole($pool, [$broken], ticket(Priority::Settled, 'v', 1)))->toThrow(SceneError::class, 'torch');
+    $broken = new RenderRequest($request->kind, [...$request->scene->fields(), 'strips' => [['id' => 'x', 'kind' => 'candle']]], [], $request->window, 1.0);
+    expect(fn () => whole($pool, [$broken], ticket(Priority::Settled, 'v', 1)))->toThrow(SceneError::class, 'candle');
     expect((new PoolClient('/nowhere.sock'))->begin([$request], ticket(Priority::Settled, 'v', 1)))->toBeNull();
 });
 

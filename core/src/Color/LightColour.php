@@ -91,6 +91,12 @@ final readonly class LightColour
         return $this->gel === null || $light->largest() <= 0 ? 0.0 : $this->gel->loss($light);
     }
 
+    /** Whether a conversion gel would take it further than there is. */
+    public function isAtEnd(): bool
+    {
+        return $this->kelvin !== null && $this->shift !== 0.0 && Mired::isClamped($this->kelvin, $this->shift);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

@@ -199,6 +199,8 @@ export const api = {
         });
         return proposals && found ? { proposals, pictures: found } : null;
     },
+    /** A colour to light with: of a patch, a plate's mean, or that of the whole scene. */
+    colour: (id: string, of: { at?: Point; width?: number; plate?: string }) => json<{ swatch: string }>('POST', `scenes/${id}/colour`, of).then((reply) => reply.swatch),
     revision: (id: string) => json<{ revision: number }>('GET', `scenes/${id}/revision`).then((reply) => reply.revision),
     health: () => json<{ answers: boolean }>('GET', 'health'),
     exports: (id: string) => json<{ exports: Export[] }>('GET', `scenes/${id}/exports`).then((reply) => reply.exports),

@@ -1,7 +1,11 @@
 /** What the JSON API speaks of. Lengths are scene pixels, angles degrees, levels stops, amounts percent. */
 export type Point = [number, number];
 
-export type Colour = { swatch: string } | { kelvin: number };
+/** The colour of a light: a swatch or a temperature, a conversion gel over it (mireds), a colour gel, its own saturation and tint (percent). */
+export type Colour = ({ swatch: string; kelvin?: undefined } | { kelvin: number; shift?: number; swatch?: undefined }) & { gel?: string; loses?: boolean; saturation?: number; tint?: string; tinted?: number };
+
+/** What a light's colour comes to: as a swatch, the stops that its gel takes, and whether a gel is at the end of what there is. */
+export type Seen = { swatch: string; loss: number; atEnd: boolean };
 
 export type Stop = { offset: number; value: number; midpoint: number };
 
@@ -65,6 +69,9 @@ export type Strip = {
     outlines: Outlines;
     /** the values that its source gives it */
     inForce: Values;
+    colours: Record<string, Seen>;
+    /** percent, of a light's own shape */
+    contrast?: number;
     /** whether its level and its source's together are more, or less, than a level can be */
     atLimit: boolean;
     /** of plates: how it is in the scene, and its feet there, as said or as guessed */
@@ -77,7 +84,7 @@ export type Strip = {
 export type Outlines = Record<string, Point[]>;
 
 /** Something that has values and can be chosen: a strip, a source, the stage. */
-export type Thing = { id: string; kind: string; values: Values };
+export type Thing = { id: string; kind: string; values: Values; colours?: Record<string, Seen> };
 
 /** A lamp or a sun, that strips hang on. */
 export type Source = Thing & { name: string; level: number; muted: boolean; /** where it is seen in the picture */ seenAt: Point | null };
@@ -154,6 +161,7 @@ export type StripChange = {
     mode?: string;
     level?: number;
     amount?: number;
+    contrast?: number;
     muted?: boolean;
     confinedTo?: string | null;
     source?: string | null;

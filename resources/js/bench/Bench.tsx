@@ -160,6 +160,9 @@ function Mix({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures:
             {strip.family !== 'group' && (
                 <ChoiceField label="Mode" value={strip.mode} choices={modes.map((mode) => ({ value: mode, label: mode }))} onSet={(mode) => void gestures.change(strip.id, { mode }, 'Mode')} />
             )}
+            {isLight(strip) && (
+                <NumberField label="Contrast" value={strip.contrast ?? 0} unit="%" signed least={-100} most={100} step={1} rest={0} hand={thingHand<number | null>(strip.id, gestures, 'Contrast', (contrast) => ({ contrast: contrast ?? 0 }))} />
+            )}
             {isCapped && <p className="text-quiet">In {strip.mode} a level above 0 adds nothing where the light is full.</p>}
             <ChoiceField
                 label="Confined to"

@@ -13,7 +13,7 @@ export function ToneRampField({ parameter, value, hand, strip }: ValueProps) {
         const colour = colourOf(strip);
         const start: ToneStop[] = [
             { offset: 0, colour: '#000000', midpoint: 0.5 },
-            { offset: 1, colour: colour && 'swatch' in colour ? colour.swatch : '#ffb46b', midpoint: 0.5 },
+            { offset: 1, colour: colour && colour.swatch !== undefined ? colour.swatch : '#ffb46b', midpoint: 0.5 },
         ];
         return (
             <Row label={parameter.label}>

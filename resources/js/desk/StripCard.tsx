@@ -119,7 +119,7 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
                 />
             </div>
             <div className="mt-auto flex items-center gap-1.5">
-                {colourOf(strip) && <span className="h-2.5 w-2.5 shrink-0 rounded-full border border-well" style={{ background: hintOf(colourOf(strip)) }} />}
+                {colourOf(strip) && <span className="h-2.5 w-2.5 shrink-0 rounded-full border border-well" style={{ background: (strip.inForce.colour ? null : strip.colours.colour?.swatch) ?? hintOf(colourOf(strip)) }} />}
                 <span className="font-mono text-[12px] whitespace-nowrap" title={light ? 'Level in stops' : 'Amount'}>
                     {figure(value, scale.fine, light)}
                     {light ? '' : ' %'}

@@ -1696,6 +1696,108 @@ export const linearModes: string[] = [
     "airlight"
 ];
 
+export const gels: { name: string; swatch: string; transmission: number; loss: number }[] = [
+    {
+        "name": "straw",
+        "swatch": "#ffe9a8",
+        "transmission": 0.82,
+        "loss": -0.29
+    },
+    {
+        "name": "amber",
+        "swatch": "#ffb347",
+        "transmission": 0.58,
+        "loss": -0.79
+    },
+    {
+        "name": "ember",
+        "swatch": "#ff6a2b",
+        "transmission": 0.3,
+        "loss": -1.74
+    },
+    {
+        "name": "brick",
+        "swatch": "#e0452c",
+        "transmission": 0.16,
+        "loss": -2.64
+    },
+    {
+        "name": "blush",
+        "swatch": "#ffc2c7",
+        "transmission": 0.66,
+        "loss": -0.6
+    },
+    {
+        "name": "rose",
+        "swatch": "#ff6f9c",
+        "transmission": 0.34,
+        "loss": -1.56
+    },
+    {
+        "name": "plum",
+        "swatch": "#9a4bd0",
+        "transmission": 0.12,
+        "loss": -3.06
+    },
+    {
+        "name": "dusk",
+        "swatch": "#6a6fe0",
+        "transmission": 0.17,
+        "loss": -2.56
+    },
+    {
+        "name": "ice",
+        "swatch": "#d3ecff",
+        "transmission": 0.8,
+        "loss": -0.32
+    },
+    {
+        "name": "sky",
+        "swatch": "#7fc4ff",
+        "transmission": 0.45,
+        "loss": -1.15
+    },
+    {
+        "name": "deep sea",
+        "swatch": "#1f5fe0",
+        "transmission": 0.09,
+        "loss": -3.47
+    },
+    {
+        "name": "lagoon",
+        "swatch": "#27c7c9",
+        "transmission": 0.4,
+        "loss": -1.32
+    },
+    {
+        "name": "moss",
+        "swatch": "#a9c95a",
+        "transmission": 0.5,
+        "loss": -1
+    },
+    {
+        "name": "leaf",
+        "swatch": "#3fae4b",
+        "transmission": 0.26,
+        "loss": -1.94
+    },
+    {
+        "name": "mist",
+        "swatch": "#dfe6df",
+        "transmission": 0.76,
+        "loss": -0.4
+    }
+];
+
+export const conversions: Record<string, number> = {
+    "full warming": 160,
+    "half warming": 80,
+    "quarter warming": 40,
+    "quarter cooling": -35,
+    "half cooling": -70,
+    "full cooling": -140
+};
+
 export const pressures: string[] = [
     "nothing",
     "size",

@@ -55,6 +55,16 @@ function Settings({ tool, strip }: { tool: Tool; strip: Strip | undefined }) {
     const drawing = useWork((state) => state.drawing);
     const placing = useWork((state) => state.placing);
     const marking = useWork((state) => state.marking);
+    const picking = useWork((state) => state.picking);
+    const pick = useWork((state) => state.pick);
+    if (picking) {
+        return (
+            <>
+                <Small label="Patch" unit="px" value={pick.patch} least={1} most={101} onSet={(patch) => work.pick({ patch })} />
+                <Hint text="Press on the picture: the mean of the patch becomes the colour. Escape gives up." />
+            </>
+        );
+    }
     if (placing) {
         return <Hint text={placing.byLine ? 'Drag from where it stands to where it aims. Enter places it in the middle, Escape gives up.' : 'Press where it is seen. Enter places it in the middle, Escape gives up.'} />;
     }

@@ -5,7 +5,7 @@ export function hintOf(colour: Colour | null): string {
     if (!colour) {
         return 'var(--color-air)';
     }
-    if ('swatch' in colour) {
+    if (colour.swatch !== undefined) {
         return colour.swatch;
     }
     const stops: [number, [number, number, number]][] = [

@@ -9,11 +9,14 @@ export const choosing = {
             mask,
             maskAlone: maskAlone === mask ? maskAlone : null,
             placing: null,
+            picking: null,
             ...(strip === chosen ? { also, tint, fitting, sphere, drawing } : { also: [], tint: null, fitting: false, sphere: null, drawing: null, marking: null, consequence: null }),
         })),
     /** Adds a strip to the chosen ones, or takes it out of them. */
     toggleAlso: (strip: string) => set(({ also }) => ({ also: also.includes(strip) ? also.filter((other) => other !== strip) : [...also, strip] })),
-    takeTool: (tool: Tool) => set({ tool, drawing: null, placing: null, marking: null }),
+    takeTool: (tool: Tool) => set({ tool, drawing: null, placing: null, marking: null, picking: null }),
+    /** The next press on the picture picks the colour of a light, or no longer. */
+    pickColour: (picking: { thing: string; parameter: string } | null) => set({ picking, placing: null, marking: null, drawing: null, tool: 'move' }),
     /** The next press on the picture places something new; null gives it up. */
     place: (placing: Placing) => set(placing === null ? { placing } : { placing, tool: 'move', drawing: null, sphere: null, marking: null }),
     /** Marks something of the stage on the picture, or gives it up. */

@@ -39,6 +39,8 @@ export type Work = {
     drawing: Drawing;
     placing: Placing;
     marking: Marking;
+    /** The value of a light whose colour the next press on the picture picks. */
+    picking: { thing: string; parameter: string } | null;
     /** The source whose consequence is being looked through. */
     consequence: string | null;
     /** The plate that a lit sphere is being turned over. */
@@ -92,6 +94,7 @@ export const fresh: Work = {
     drawing: null,
     placing: null,
     marking: null,
+    picking: null,
     consequence: null,
     sphere: null,
     fitting: false,

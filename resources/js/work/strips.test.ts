@@ -7,7 +7,7 @@ const spot: Strip = {
     id: 's', kind: 'spot', family: 'light', name: 'Spot', mode: 'airlight', level: 0, muted: false, confinedTo: 'p',
     values: { beam: 20, origin: [1, 2] },
     masks: [{ id: 'm', kind: 'linear', on: 'scene', problem: null, join: 'intersect', inverted: false, off: false, values: { from: [0, 0], to: [0, 9] } }],
-    revision: 3, outlines: {}, inForce: {}, atLimit: false,
+    revision: 3, outlines: {}, inForce: {}, colours: {}, atLimit: false,
 };
 
 test('pending changes are merged by name, like the server merges them', () => {

@@ -1,5 +1,6 @@
 import { everyStrip } from '../../work/strips';
 import { useWork } from '../../work/store';
+import { ColourLayer } from './ColourLayer';
 import { LineLayer } from './LineLayer';
 import { MarkLayer } from './MarkLayer';
 import { OutlineLayer } from './OutlineLayer';
@@ -17,6 +18,7 @@ export function ToolLayer(props: LayerProps) {
     const chosen = useWork((state) => state.chosen);
     const pending = useWork((state) => state.pending);
     const placing = useWork((state) => state.placing);
+    const picking = useWork((state) => state.picking);
     const marking = useWork((state) => state.marking);
     const all = everyStrip(props.scene.strips, pending);
     const own = all.find((other) => other.id === chosen);
@@ -24,6 +26,9 @@ export function ToolLayer(props: LayerProps) {
     const holder = own?.complements === undefined ? undefined : all.find((other) => other.id === own.complements);
     const strip = tool === 'move' ? own : (holder ?? own);
     const isPair = strip !== undefined && all.some((other) => other.complements === strip.id);
+    if (picking) {
+        return <ColourLayer {...props} picking={picking} />;
+    }
     if (placing) {
         return <PlaceLayer {...props} placing={placing} />;
     }

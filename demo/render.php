@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Aumbrel\Core\Color\Srgb;
 use Demo\Boardwalk;
 use Demo\Camera;
+use Demo\Figurehead;
 use Demo\Heron;
 use Demo\Lantern;
 use Demo\Shapes;
@@ -17,7 +18,7 @@ use Demo\Shapes;
  */
 
 require dirname(__DIR__).'/vendor/autoload.php';
-foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern'] as $class) {
+foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern', 'Figurehead'] as $class) {
     require __DIR__."/studio/{$class}.php";
 }
 
@@ -85,7 +86,7 @@ foreach ($argv as $word) {
     $grid = preg_match('/^--grid=(\d)$/', $word, $found) === 1 ? (int) $found[1] : $grid;
     $size = preg_match('/^--size=([\d.]+)$/', $word, $found) === 1 ? (float) $found[1] : $size;
 }
-foreach ([new Boardwalk, new Heron, new Lantern] as $subject) {
+foreach ([new Boardwalk, new Heron, new Lantern, new Figurehead] as $subject) {
     if ($names !== [] && ! in_array($subject->name(), $names, true)) {
         continue;
     }

@@ -45,7 +45,7 @@ export function Bench({ scene, gestures }: { scene: Scene; gestures: Gestures })
     const strip = everyStrip(scene.strips, pending).find((other) => other.id === chosen);
     const source = sourceOf(scene, chosen, pending);
     return (
-        <aside aria-label="Bench" className="min-h-0 flex-1 overflow-y-auto">
+        <aside aria-label="Bench" className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto">
             {source ? (
                 <SourceBench key={source.id} scene={scene} source={source} gestures={gestures} />
             ) : chosen !== null && isPart(chosen) ? (

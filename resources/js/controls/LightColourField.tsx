@@ -42,7 +42,7 @@ export function LightColourField({ parameter, value, hand, scene, strip }: Value
                     <input
                         type="color"
                         aria-label={`${label}: swatch`}
-                        className="h-6 w-8 rounded-sm border border-line bg-well p-0.5"
+                        className="h-6 w-8 shrink-0 rounded-sm border border-line bg-well p-0.5"
                         value={value.swatch}
                         onChange={(event) => {
                             keepColour(event.target.value);
@@ -50,7 +50,7 @@ export function LightColourField({ parameter, value, hand, scene, strip }: Value
                         }}
                     />
                 ) : (
-                    <span className="h-6 w-8 rounded-sm border border-line" style={{ background: seen?.swatch ?? hintOf(value) }} aria-hidden />
+                    <span className="h-6 w-8 shrink-0 rounded-sm border border-line" style={{ background: seen?.swatch ?? hintOf(value) }} aria-hidden />
                 )}
                 <OneOf
                     label={`${label} by`}
@@ -70,11 +70,13 @@ export function LightColourField({ parameter, value, hand, scene, strip }: Value
                 >
                     <Pipette size={14} aria-hidden />
                 </button>
-                <Action label={isPlain ? 'Gels…' : 'Gels'} title="Gels over it, its own saturation and tint, colours at hand" pressed={open} onPress={() => setOpen(!open)} />
             </Row>
             {value.kelvin !== undefined && (
                 <NumberField label="Temperature" value={value.kelvin} unit="K" least={1000} most={25000} step={50} hand={part(hand, value, (kelvin) => ({ kelvin: kelvin ?? 6500 }))} />
             )}
+            <Row label="Over it">
+                <Action label={isPlain ? 'Gels and tint' : 'Gels and tint, in use'} title="Gels over it, its own saturation and tint, colours at hand" pressed={open} onPress={() => setOpen(!open)} />
+            </Row>
             {open && <More label={label} value={value} hand={hand} scene={scene} loss={seen?.loss ?? 0} atEnd={seen?.atEnd ?? false} />}
         </>
     );

@@ -80,12 +80,12 @@ it('hands out one frame when it is quick, and the bands as they come when it is 
 
 it('tells in the stream what went wrong, since the answer has begun', function (): void {
     [$request, $painter] = pictureToPaint();
-    $broken = new RenderRequest($request->kind, [...$request->scene->fields(), 'strips' => [['id' => 'x', 'kind' => 'torch']]], [], $request->window, 1.0);
+    $broken = new RenderRequest($request->kind, [...$request->scene->fields(), 'strips' => [['id' => 'x', 'kind' => 'candle']]], [], $request->window, 1.0);
     $answer = new PictureAnswer(new Pieces(new PoolClient('/nowhere.sock'), $painter, $broken->bands([20, 20]), new Ticket(Priority::Settled, 'v', 1)), 40, []);
     ob_start();
     (new ReflectionMethod($answer, 'stream'))->invoke($answer, []);
     $frames = framesOf((string) ob_get_clean());
-    expect(end($frames)['head'])->toMatchArray(['done' => true])->toHaveKeys(['problem', 'field'])->and(end($frames)['head']['problem'])->toContain('torch');
+    expect(end($frames)['head'])->toMatchArray(['done' => true])->toHaveKeys(['problem', 'field'])->and(end($frames)['head']['problem'])->toContain('candle');
 });
 
 it('streams what takes long', function (): void {

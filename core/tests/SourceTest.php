@@ -257,3 +257,52 @@ it('lets a plate keep its height in space as it comes nearer', function (): void
     expect($values['scale'])->toBe(2.0)->and($values['place'])->toEqual([100 - 2 * 30, 440 - 2 * 70]);
     expect($plate->walkedTo(new Point(70, 270), new Point(90, 250), null))->toEqual(['place' => [60.0, 180.0], 'scale' => 1.0]);
 });
+
+it('works out no plane anew while a source is dragged', function (): void {
+    $watch = new class implements Aumbrel\Core\Render\Watch
+    {
+        public int $steps = 0;
+
+        public int $rows = 0;
+
+        public function step(): void
+        {
+            $this->steps++;
+        }
+
+        public function row(): void
+        {
+            $this->rows++;
+        }
+    };
+    $pictures = stallPictures();
+    $shelf = new class($pictures) implements Aumbrel\Core\Picture\PictureShelf
+    {
+        /** @param  array<string, Flat>  $pictures */
+        public function __construct(private array $pictures)
+        {
+        }
+
+        public function picture(string $name): Aumbrel\Core\Picture\PictureSource
+        {
+            return $this->pictures[$name];
+        }
+    };
+    $renderer = new Aumbrel\Core\Render\Renderer(new Aumbrel\Core\Kernel\KernelStore(Tests\Support\Folder::of('core-kernels')), $shelf, new Aumbrel\Core\Picture\ShapeStore(Tests\Support\Folder::of('source-shapes')), new Aumbrel\Core\Render\Memory, $watch);
+    $strips = [
+        ['id' => 'pool', 'kind' => 'spot-onto', 'source' => 'lamp', 'confinedTo' => 'ground', 'values' => ['surface' => 'floor', 'lamp' => [0, 0]]],
+        ['id' => 'paint', 'kind' => 'paint', 'level' => 1, 'masks' => [['id' => 'm', 'kind' => 'strokes', 'values' => ['strokes' => [['size' => 30, 'points' => [[50, 50], [90, 120]]]]]]]],
+        ['id' => 'free', 'kind' => 'spot', 'values' => ['origin' => [300, 20], 'target' => [280, 200], 'softness' => 6]],
+        ['id' => 'rim', 'kind' => 'rim', 'source' => 'lamp', 'level' => 2, 'values' => ['of' => 'near', 'width' => 6]],
+        ['id' => 'cone', 'kind' => 'spot', 'source' => 'lamp', 'values' => ['origin' => [0, 0], 'target' => [120, 260]]],
+    ];
+    $planes = [];
+    foreach ([200, 215, 230, 245] as $x) {
+        [$steps, $rows] = [$watch->steps, $watch->rows];
+        $renderer->picture(stall($strips, [aLamp(['place' => [$x, 60]])]), Window::whole(400, 300, 0.5), below: 'pool');
+        $planes[] = $watch->steps - $steps - ($watch->rows - $rows);
+        $renderer->tidy();
+    }
+    // at first the plates, the strokes, the soft shape and the outline's sight; then nothing: only their light turns
+    expect($planes[0])->toBeGreaterThan(4)->and([$planes[1], $planes[2], $planes[3]])->toBe([0, 0, 0]);
+});

@@ -33,6 +33,18 @@ function reds(string $bytes): array
     return array_map(static fn (int $at): int => $all[4 * $at], range(0, intdiv(count($all), 4) - 1));
 }
 
+/**
+ * @param  list<array<string, mixed>>  $masks
+ * @return list<int> how much of one of the two there is at each pixel, 16 bits
+ */
+function splitAlone(array $masks, string $which): array
+{
+    $raw = json_decode(splitWhites($masks)->toJson(), true);
+    $raw['strips'] = array_map(static fn (array $strip): array => [...$strip, 'muted' => ! in_array($strip['id'], ['black', $which], true)], $raw['strips']);
+
+    return reds(Rendering::renderer([])->picture(Scene::read($raw, Registry::kinds()), Window::whole(60, 40), 16)->bytes);
+}
+
 it('adds up to one however the line is moved, feathered, joined and painted', function (int $seed): void {
     mt_srand($seed);
     $between = static fn (float $low, float $high): float => $low + ($high - $low) * mt_rand() / mt_getrandmax();
@@ -46,24 +58,19 @@ it('adds up to one however the line is moved, feathered, joined and painted', fu
     for ($k = mt_rand(0, 3); $k >= 0; $k--) {
         $masks[] = [...$kinds[mt_rand(0, 3)](), 'join' => ['intersect', 'add', 'take away'][mt_rand(0, 2)], 'inverted' => mt_rand(0, 1) === 1];
     }
-    $scene = splitWhites($masks);
-    $renderer = Rendering::renderer([]);
-    $window = Window::whole(60, 40);
-    $parts = $renderer->contributions($scene, $window, ['one', 'other'], 16);
-    [$one, $other] = [reds($parts['one']->bytes), reds($parts['other']->bytes)];
+    // each for itself on black: over the other one a sum above one would not be seen
+    [$one, $other] = [splitAlone($masks, 'one'), splitAlone($masks, 'other')];
     $most = 0.0;
     foreach ($one as $at => $value) {
         $most = max($most, abs($value + $other[$at] - 65535) / 257);
     }
-    expect($most)->toBeLessThan(0.02)->and(min(reds($renderer->picture($scene, $window, 16)->bytes)))->toBeGreaterThan(65530);
+    expect($most)->toBeLessThan(0.02);
 })->with(range(1, 30));
 
 it('leaves nothing to the other one where the first has no falloff', function (): void {
-    $parts = Rendering::renderer([])->contributions(splitWhites([]), Window::whole(60, 40), ['one', 'other'], 16);
-    expect(min(reds($parts['one']->bytes)))->toBe(65535)->and(max(reds($parts['other']->bytes)))->toBe(0);
+    expect(min(splitAlone([], 'one')))->toBe(65535)->and(max(splitAlone([], 'other')))->toBe(0);
     // a mask that is off is none
-    $parts = Rendering::renderer([])->contributions(splitWhites([['kind' => 'linear', 'off' => true, 'values' => ['from' => [0, 0], 'to' => [60, 0]]]]), Window::whole(60, 40), ['other'], 16);
-    expect(max(reds($parts['other']->bytes)))->toBe(0);
+    expect(max(splitAlone([['kind' => 'linear', 'off' => true, 'values' => ['from' => [0, 0], 'to' => [60, 0]]]], 'other')))->toBe(0);
 });
 
 it('refuses pairs that are none', function (array $more, string $field): void {

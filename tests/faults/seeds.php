@@ -36,6 +36,11 @@ return [
     ['core/src/Grade/BaseTone.php', '(1 - $this->blackInput))) * 2 **', '(1 + $this->blackInput))) * 2 **', ['core/tests/BaseTest.php']],
     ['core/src/Geometry/Window.php', '$this->y + ($this->firstRow + $row + 0.5) / $this->scale', '$this->y + ($row + 0.5) / $this->scale', ['core/tests/StackTest.php', 'core/tests/PlateTest.php', 'core/tests/RasterTest.php', 'tests/Feature/PoolTest.php']],
     ['core/src/Render/RowStep.php', '+ 1e-6) + 1)', '- 1))', ['core/tests/StackTest.php', 'core/tests/LightTest.php', 'core/tests/ExtentTest.php']],
+    ['core/src/Stage/Lamp.php', '($this->at->x - $from->middle->x) * $scale', '($this->at->x - $from->middle->x)', ['core/tests/SourceTest.php']],
+    ['core/src/Stage/Camera.php', '1 - $this->height() / ($row - $this->horizon)', '$this->height() / ($row - $this->horizon)', ['core/tests/SourceTest.php', 'core/tests/PoolOnSurfaceTest.php']],
+    ['core/src/Light/Pool.php', '$this->throw ** 2 * $this->height)', '$this->throw ** 2)', ['core/tests/PoolOnSurfaceTest.php']],
+    ['core/src/Scene/Complement.php', 'Join::Add => $mask->joinedBy(Join::Intersect, ! $mask->inverted)', 'Join::Add => $mask->joinedBy(Join::Add, ! $mask->inverted)', ['core/tests/SplitTest.php']],
+    ['core/src/Color/Mired.php', 'self::of($kelvin) + $shift));', 'self::of($kelvin) - $shift));', ['core/tests/LightColourTest.php']],
     ['core/src/Stroke/Brush.php', '$stroke->size / 2 *', '$stroke->size *', ['core/tests/StrokeTest.php']],
     ['core/src/Render/Memory.php', '$this->kept[$key] = $value;
         }

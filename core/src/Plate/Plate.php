@@ -33,13 +33,13 @@ use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Seen\PlatePlane;
 use Aumbrel\Core\Seen\SeenPlate;
 use Aumbrel\Core\Value\BearingValue;
-use Aumbrel\Core\Value\ChoiceValue;
 use Aumbrel\Core\Value\CornersValue;
 use Aumbrel\Core\Value\FeetValue;
 use Aumbrel\Core\Value\LineValue;
 use Aumbrel\Core\Value\NumberValue;
 use Aumbrel\Core\Value\PictureValue;
 use Aumbrel\Core\Value\PointValue;
+use Aumbrel\Core\Value\StanceValue;
 use Aumbrel\Core\Value\SurfaceValue;
 use Aumbrel\Core\Value\ToggleValue;
 use Aumbrel\Core\Value\Unit;
@@ -99,7 +99,7 @@ final readonly class Plate implements Pictured
             ToggleValue::named('mirrored', 'Mirrored', 'placing'),
             PointValue::named('pivot', 'Pivot', 'placing', new Point(0, 0)),
             CornersValue::optional('fit', 'Perspective', 'placing', 'straight on'),
-            ChoiceValue::optional('stance', 'Stance', 'placing', array_column(Stance::cases(), 'value'), 'as it looks'),
+            StanceValue::optional('stance', 'Stance', 'placing', array_column(Stance::cases(), 'value'), 'it seems'),
             FeetValue::optional('feet', 'Feet', 'placing', 'its lower edge')->shownWhen('stance', ['', Stance::Stands->value]),
             SurfaceValue::wall('wall', 'On', 'placing', 'any wall behind it')->shownWhen('stance', [Stance::Hangs->value]),
             NumberValue::named('gap', 'Gap', 'placing', Unit::Pixels, 0, 100000, 10, 1)->shownWhen('stance', [Stance::Hangs->value]),

@@ -26,12 +26,6 @@ final readonly class ChoiceValue extends ValueType
         return new Parameter($name, $label, $section, new self($choices, $formerly), $default);
     }
 
-    /** @param  list<string>  $choices */
-    public static function optional(string $name, string $label, string $section, array $choices, string $whenEmpty): Parameter
-    {
-        return Parameter::optional($name, $label, $section, new self($choices, []), $whenEmpty);
-    }
-
     public static function key(): string
     {
         return 'choice';

@@ -18,6 +18,5 @@ export function ChoiceField({ label, value, choices, onSet }: { label: string; v
 }
 
 export function ChoiceControl({ parameter, value, hand }: ValueProps) {
-    const empty = parameter.optional ? [{ value: '', label: parameter.whenEmpty }] : [];
-    return <ChoiceField label={parameter.label} value={String(value ?? '')} choices={[...empty, ...parameter.choices.map((choice) => ({ value: choice, label: choice }))]} onSet={(choice) => hand.set(choice === '' ? null : choice)} />;
+    return <ChoiceField label={parameter.label} value={String(value)} choices={parameter.choices.map((choice) => ({ value: choice, label: choice }))} onSet={hand.set} />;
 }

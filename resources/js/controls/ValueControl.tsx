@@ -12,6 +12,7 @@ import { NumberControl } from './NumberField';
 import { PictureField } from './PictureField';
 import { PlateChoice } from './PlateChoice';
 import { PointField } from './PointField';
+import { StanceField } from './StanceField';
 import { StopsControl } from './StopsField';
 import { SurfaceField } from './SurfaceField';
 import { ToggleControl } from './ToggleField';
@@ -33,6 +34,7 @@ const ofTypes: Record<string, FunctionComponent<ValueProps>> = {
     line: LineField,
     bearing: BearingField,
     surface: SurfaceField,
+    stance: StanceField,
     feet: FeetField,
     cuts: CutsField,
 };

@@ -128,7 +128,7 @@ export const stripKinds: StripKind[] = [
             {
                 "name": "stance",
                 "label": "Stance",
-                "type": "choice",
+                "type": "stance",
                 "section": "placing",
                 "unit": "",
                 "least": 0,
@@ -142,7 +142,7 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "as it looks"
+                "whenEmpty": "it seems"
             },
             {
                 "name": "feet",

@@ -14,7 +14,8 @@ interface Boxes
     /**
      * @param  FlatScene  $flat  the scene as it is written
      * @param  array<string, Picture>  $pictures  by name in the scene
+     * @param  bool  $waits  whether what is not known yet is found out now; otherwise what was found last stands in
      * @return array<array-key, Bounds|null> by strip; null where nothing is left of one
      */
-    public function of(Scene $scene, FlatScene $flat, array $pictures): array;
+    public function of(Scene $scene, FlatScene $flat, array $pictures, bool $waits): array;
 }

@@ -31,15 +31,18 @@ final readonly class SceneState
     {
     }
 
-    /** @return array<string, mixed> */
-    public function of(Scene $scene): array
+    /**
+     * @param  bool  $waits  whether what is not known yet of its plates is found out now; after a gesture the hand goes on
+     * @return array<string, mixed>
+     */
+    public function of(Scene $scene, bool $waits = true): array
     {
         $document = $this->store->document($scene);
         $revisions = $scene->strips()->pluck('revision', 'key')->all();
         $undo = $scene->edits()->where('position', $scene->edits_done)->value('label');
         $redo = $scene->edits()->where('position', $scene->edits_done + 1)->value('label');
         $stored = $this->store->pictures($scene);
-        $known = $this->store->known($scene, $stored);
+        $known = $this->store->known($scene, $stored, waits: $waits);
         $hanging = new Hanging($document, $known);
 
         return [

@@ -162,12 +162,13 @@ final class SceneStore
      *
      * @param  array<string, Picture>|null  $pictures  when they have been read
      * @param  FlatScene|null  $flat  the scene as it is written, when it has been read
+     * @param  bool  $waits  whether boxes that are not known yet are found out now
      */
-    public function known(Scene $scene, ?array $pictures = null, ?FlatScene $flat = null): Pictures
+    public function known(Scene $scene, ?array $pictures = null, ?FlatScene $flat = null, bool $waits = true): Pictures
     {
         $pictures ??= $this->pictures($scene);
         $sizes = array_map(static fn (Picture $picture): array => [$picture->width, $picture->height, $picture->opaque], $pictures);
-        $boxes = $this->boxes["{$scene->id} {$scene->revision}"] ??= $scene->exists ? ($this->boxesOf)()->of($scene, $flat ?? $this->flat($scene), $pictures) : [];
+        $boxes = $this->boxes["{$scene->id} {$scene->revision} {$waits}"] ??= $scene->exists ? ($this->boxesOf)()->of($scene, $flat ?? $this->flat($scene), $pictures, $waits) : [];
 
         return new Pictures($sizes, $boxes);
     }

@@ -25,6 +25,6 @@ final class GestureController
         $asked = $asked->with($made->find($asked));
         $changed = $store->edit($scene->id, $made->label($asked), static fn (FlatScene $flat): FlatScene => $made->onto($flat, $asked), $made->seen($asked));
 
-        return new JsonResponse($state->of($changed));
+        return new JsonResponse($state->of($changed, waits: false));
     }
 }

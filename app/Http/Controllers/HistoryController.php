@@ -30,6 +30,6 @@ final class HistoryController
     {
         $request->validate(['revision' => 'sometimes|integer|min:0']);
 
-        return new JsonResponse($this->state->of($this->store->step($scene->id, $back, $request->has('revision') ? $request->integer('revision') : null)));
+        return new JsonResponse($this->state->of($this->store->step($scene->id, $back, $request->has('revision') ? $request->integer('revision') : null), waits: false));
     }
 }

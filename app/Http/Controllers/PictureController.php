@@ -79,7 +79,7 @@ final class PictureController
             return ['outlines' => (object) []];
         }
         $document = Document::read($flat->toDocument(), Registry::kinds());
-        $known = $this->store->known($scene, null, $stored);
+        $known = $this->store->known($scene, null, $stored, waits: false);
         $hanging = new Hanging($document, $known);
         $shown = [];
         foreach ($document->everyStrip() as $strip) {

@@ -100,6 +100,12 @@ it('guesses how plates are in the scene, and believes what is said', function ()
     expect($footings->stance($scene->find('near')))->toBe(Stance::Hangs)->and($footings->feet($scene->find('near')))->toEqual([new Point(280, 180), new Point(300, 190)]);
 });
 
+it('says when a plate is said to stand where there is no floor', function (): void {
+    $scene = static fn (array $values): Scene => Scene::read([...json_decode(stall()->toJson(), true), 'strips' => [['id' => 'ground', ...Rendering::plate('ground')], ['id' => 'near', 'name' => 'Near', ...Rendering::plate('figure', ['values' => $values])]]], Registry::kinds());
+    $kinds = static fn (array $values): array => array_column((new Readings($scene($values), stallMeasures()))->all(), 'kind');
+    expect($kinds(['stance' => 'stands', 'place' => [40, 10]]))->toBe(['stance'])->and($kinds(['place' => [40, 10]]))->toBe([])->and($kinds(['stance' => 'stands', 'place' => [40, 200]]))->toBe([])->and($kinds(['stance' => 'stands', 'place' => [40, 200], 'feet' => [[30, -150]]]))->toBe(['stance']);
+});
+
 it('lets a sun that is seen rim the side on which it is seen', function (): void {
     $camera = stall()->stage->camera;
     $read = static fn (array $values): SceneSource => SceneSource::read(['id' => 'sun', 'kind' => 'sun', 'values' => $values], 'sources[0]');

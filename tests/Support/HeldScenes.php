@@ -100,6 +100,14 @@ final class HeldScenes
             'a rim on a cut-out, turned and mirrored' => [[...$cut([$outline], ['turn' => 20, 'mirrored' => true, 'pivot' => [32, 32], 'place' => [34, 24], 'scale' => 0.7]), self::rim(60, ['values' => ['of' => 'cut']])], []],
             'washes' => [[$ground, ['kind' => 'wash', 'level' => 0.5, 'values' => ['colour' => ['swatch' => '#ff6a3c']], 'masks' => [$linear]],
                 ['kind' => 'wash', 'mode' => 'hard light', 'level' => -0.3, 'values' => ['keyed' => 'by tones', 'colour' => ['kelvin' => 9000]]]], []],
+            'pools' => [[$ground, self::pool([]), self::pool(['mode' => 'overlay', 'level' => 0.4, 'values' => ['lamp' => [12, 30], 'softness' => 3, 'reach' => 60, 'cuts' => [['from' => [4, 40], 'to' => [60, 34], 'softness' => 3], ['from' => [20, 0], 'to' => [22, 40]]]]])], []],
+            'pools at half scale' => [[$ground, self::pool([])], ['scale' => 0.5]],
+            'paint and torch' => [[$ground, ['kind' => 'paint', 'level' => 1.5, 'masks' => [$strokes]], ['kind' => 'paint', 'level' => -2, 'values' => ['tones' => 'mids', 'colour' => ['swatch' => '#ffd0a0']], 'masks' => [$linear]],
+                ['kind' => 'torch', 'level' => 2, 'masks' => [['id' => 't', 'kind' => 'strokes', 'values' => ['strokes' => [['tip' => 'lamp', 'size' => 12, 'stretch' => 2, 'flow' => 30, 'dapples' => 70, 'seed' => 3, 'points' => [[10, 12, 1, 0], [50, 30, 1, 200]]]]]]]]], []],
+            'a split pair' => [[$ground, ['id' => 'one', 'kind' => 'wash', 'mode' => 'hard light', 'level' => -0.15, 'values' => ['keyed' => 'by tones', 'colour' => ['swatch' => '#ff4a24']], 'masks' => [$linear, $away, ['join' => 'add', ...$strokes]]],
+                ['kind' => 'wash', 'mode' => 'hard light', 'level' => -0.15, 'complements' => 'one', 'values' => ['keyed' => 'by tones', 'colour' => ['swatch' => '#2a7bff']]]], []],
+            'gels, tint and contrast' => [[$ground, self::spot(['level' => 1, 'contrast' => 60, 'values' => ['colour' => ['kelvin' => 3200, 'shift' => -70, 'gel' => 'rose', 'loses' => true]]]),
+                self::spot(['mode' => 'screen', 'contrast' => -50, 'values' => ['origin' => [4, 44], 'colour' => ['swatch' => '#40a0ff', 'saturation' => 60, 'tint' => '#ffffff', 'tinted' => 30]]])], []],
             'contribution of a group' => [[$ground, $group], ['strip' => 'group']],
         ];
     }
@@ -120,6 +128,15 @@ final class HeldScenes
     private static function rim(float $azimuth, array $more = []): array
     {
         return ['kind' => 'rim', 'level' => 1.5, ...$more, 'values' => ['of' => 'figure', 'width' => 4, 'azimuth' => $azimuth, 'elevation' => 10, ...($more['values'] ?? [])]];
+    }
+
+    /**
+     * @param  array<string, mixed>  $more
+     * @return array<string, mixed>
+     */
+    private static function pool(array $more): array
+    {
+        return ['kind' => 'spot-onto', 'level' => 1, ...$more, 'values' => ['lamp' => [40, 20], 'height' => 30, 'target' => [34, 26], 'beam' => 50, 'field' => 80, 'colour' => ['kelvin' => 3000], ...($more['values'] ?? [])]];
     }
 
     /** @return list<int> of every so many pixels the four 16-bit values, one after the other */

@@ -43,7 +43,8 @@ test('two gels share one line: moved and painted on either of them, they neither
     await expect(page.locator('[data-strip][aria-label^="Head"]')).toBeVisible();
     await settled(page);
     await add(page, /^Split pair/);
-    let [, plate, one, other] = await strips(page, scene);
+    const [, plate] = await strips(page, scene);
+    let [, , one, other] = await strips(page, scene);
     expect(one).toMatchObject({ kind: 'wash', confinedTo: plate!.id, masks: [{ kind: 'linear' }] });
     expect(other).toMatchObject({ kind: 'wash', complements: one!.id, confinedTo: plate!.id, masks: [] });
     const red = async (at: [number, number]) => {

@@ -128,6 +128,13 @@ test('a source that is moved moves the pool and the rim that hang on it, and wha
     await page.keyboard.press('Control+z');
     await settled(page);
 
+    // by the arrow keys in the view, ten pixels with shift
+    const place = async () => (await state(page, scene)).sources[0]!.values.place as number[];
+    const [wasAt] = await place();
+    await page.getByRole('application', { name: /^View/ }).focus();
+    await written(page, () => page.keyboard.press('Shift+ArrowLeft'));
+    expect((await place())[0]).toBeCloseTo(wasAt! - 10, 0);
+
     // the rim lets go: the source may go where it wants
     const before = (await strips())[2]!.inForce;
     await written(page, () => page.getByRole('complementary', { name: 'Bench' }).getByText('Rim on Post').locator('..').getByRole('button', { name: 'Let go' }).click());

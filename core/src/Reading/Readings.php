@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Reading;
 
 use Aumbrel\Core\Kind\Directed;
 use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Scene\Footings;
 use Aumbrel\Core\Scene\Measures;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Stage\SceneSource;
@@ -23,7 +24,7 @@ final readonly class Readings
     /** @return list<Reading> the gravest first; accepted ones are left out */
     public function all(): array
     {
-        $readings = [...$this->directions(), ...$this->strips(), ...$this->cutOuts()];
+        $readings = [...$this->directions(), ...$this->strips(), ...$this->stances(), ...$this->cutOuts()];
 
         return array_values(array_filter($readings, fn (Reading $reading): bool => ! in_array($reading->id, $this->scene->accepted, true)));
     }
@@ -103,6 +104,20 @@ final readonly class Readings
             $problem = $strip->muted ? null : $strip->kind->problem(new Standing($strip, $this->scene, $this->measures));
             if ($problem !== null) {
                 $readings[] = new Reading("strip {$strip->id}", 'strip', [$strip->id], "{$strip->name}: {$problem}", 'Until then this strip does nothing.');
+            }
+        }
+
+        return $readings;
+    }
+
+    /** @return list<Reading> plates that are said to stand where there is no floor */
+    private function stances(): array
+    {
+        $footings = new Footings($this->scene, $this->measures);
+        $readings = [];
+        foreach ($this->scene->everyStrip() as $strip) {
+            if ($strip->kind instanceof Pictured && ! $strip->muted && $footings->standsNowhere($strip)) {
+                $readings[] = new Reading("stance {$strip->id}", 'stance', [$strip->id], "{$strip->name}: its feet are at the horizon or above it, where there is no floor.", 'Lamps take it for as deep as the contact row. Move it down, mark its feet, or let it hang or be free.');
             }
         }
 

@@ -65,6 +65,15 @@ final class Footings
         return array_map($placement->toScene(...), $marked);
     }
 
+    /** Whether a plate is said to stand, and its feet are no place on the floor: at or above the horizon. */
+    public function standsNowhere(Strip $strip): bool
+    {
+        $row = $this->stance($strip) === Stance::Stands ? self::row($this->feet($strip)) : null;
+        $horizon = $this->scene->stage->camera->horizon;
+
+        return $row !== null && $horizon !== null && $row <= $horizon;
+    }
+
     private function found(Strip $strip, Pictured $plate): Footing
     {
         $middle = $this->middle($strip, $plate);

@@ -23,8 +23,16 @@ export function SourceBench({ scene, source, gestures }: { scene: Scene; source:
     return (
         <>
             <header className="flex items-center gap-1 border-b border-line px-3.5 py-2">
-                <h2 className="min-w-0 flex-1 truncate font-semibold" title={source.name}>
-                    {source.name}
+                <h2 className="min-w-0 flex-1 font-semibold">
+                    <input
+                        key={source.name}
+                        aria-label="Name of the source"
+                        className="w-full min-w-0 rounded-sm bg-transparent px-1 hover:bg-well focus:bg-well"
+                        defaultValue={source.name}
+                        maxLength={80}
+                        onBlur={(event) => event.target.value.trim() !== '' && event.target.value.trim() !== source.name && void gestures.change(name, { name: event.target.value.trim() }, 'Rename')}
+                        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+                    />
                 </h2>
                 <Action label={source.muted ? 'Out' : 'Lit'} title="Mute the source: what hangs on it goes out with it" pressed={source.muted} onPress={() => void gestures.change(name, { muted: !source.muted }, source.muted ? 'Light the source' : 'Mute the source')} />
                 <button aria-label="Delete the source" title="Delete; what hangs on it stays as it is" className="rounded-sm p-1.5 text-quiet hover:text-ink" onClick={() => void gestures.removeSource(source.id)}>

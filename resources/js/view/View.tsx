@@ -4,7 +4,7 @@ import type { Point, Scene } from '../api/types';
 import { follow } from '../ui/pointer';
 import type { Gestures } from '../work/gestures';
 import { everyStrip, pointOf } from '../work/strips';
-import { AMBIENT, everySource, STAGE } from '../work/things';
+import { AMBIENT, everySource, sourceName, sourceOf, STAGE } from '../work/things';
 import { useWork, work } from '../work/store';
 import { lensOf, panned, restScale, toScene, windowOf, zoomedAt, type Size } from '../work/camera';
 import { Handles } from './handles/Handles';
@@ -90,6 +90,12 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
         const by: Record<string, Point> = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] };
         const delta = by[event.key];
         const { chosen, pending } = useWork.getState();
+        const source = sourceOf(scene, chosen, pending);
+        if (delta && source?.seenAt && event.target === event.currentTarget) {
+            event.preventDefault();
+            gestures.nudge(sourceName(source.id), { at: [source.seenAt[0] + delta[0], source.seenAt[1] + delta[1]] }, 'Nudge');
+            return;
+        }
         const strip = everyStrip(scene.strips, pending).find((other) => other.id === chosen);
         if (!delta || !strip || event.target !== event.currentTarget) {
             return;

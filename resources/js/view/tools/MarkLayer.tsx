@@ -1,6 +1,8 @@
 import { useEffect, useState } from 'react';
-import type { Point, Wall } from '../../api/types';
+import type { Point, Scene, Wall } from '../../api/types';
 import { follow } from '../../ui/pointer';
+import { mapped } from '../../work/ground';
+import { everyStrip } from '../../work/strips';
 import { newKey } from '../../work/outbox';
 import { STAGE } from '../../work/things';
 import { useWork, work, type Marking } from '../../work/store';
@@ -50,8 +52,10 @@ export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps &
         const line: [Point, Point] = from[0] <= to[0] ? [from, to] : [to, from];
         switch (marking) {
             case 'floor': {
-                const horizon = scene.stage.floor?.horizon ?? scene.stage.lines.horizon ?? scene.height * 0.4;
-                return write({ floor: { horizon: Math.round(Math.min(horizon, Math.min(from[1], to[1]) - scene.height * NEW_HORIZON)), contact: line } }, 'Mark the floor');
+                const highest = Math.min(from[1], to[1]);
+                const known = scene.stage.floor?.horizon ?? scene.stage.lines.horizon ?? drawnHorizon(scene);
+                const horizon = known !== null && known < highest - 2 ? known : highest - scene.height * NEW_HORIZON;
+                return write({ floor: { horizon: Math.round(horizon), contact: line } }, 'Mark the floor');
             }
             case 'square':
                 return write({ floor: { corners: clockwise(marked) } }, 'Mark the floor by a square');
@@ -104,6 +108,18 @@ export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps &
             </svg>
         </div>
     );
+}
+
+/** The horizon that was drawn on the lowest plate, in the middle of the scene. */
+function drawnHorizon(scene: Scene): number | null {
+    const ground = everyStrip(scene.strips).find((strip) => strip.family === 'plate');
+    const drawn = ground?.values.horizon as [Point, Point] | null | undefined;
+    if (!ground?.maps || !drawn) {
+        return null;
+    }
+    const { toScene } = ground.maps;
+    const [a, b] = [mapped(toScene, drawn[0]), mapped(toScene, drawn[1])];
+    return Math.abs(b[0] - a[0]) < 1 ? a[1] : a[1] + ((b[1] - a[1]) * (scene.width / 2 - a[0])) / (b[0] - a[0]);
 }
 
 /** Four corners in order: upper left, upper right, lower right, lower left, whichever was clicked first. */

@@ -44,15 +44,15 @@ final class AddSplit extends Gesture
             throw new SceneError('kind', "a {$kind::key()} is not split");
         }
         $above = $asked->optionalText('above');
-        $plate = $above === null ? null : ($scene->isPlate($above) ? $above : $scene->strips[$above]['confinedTo'] ?? null);
-        [$x, $y, $width] = $this->middle($scene, $asked, is_string($plate) ? $plate : null);
+        $plate = self::meantFor($scene, $above);
+        [$x, $y, $width] = $this->middle($scene, $asked, $plate);
         $soft = $width * self::SOFT / 2;
         $line = ['id' => FlatScene::newId(), 'kind' => 'linear', 'values' => ['from' => [round($x - $soft, 1), round($y, 1)], 'to' => [round($x + $soft, 1), round($y, 1)], 'smooth' => true]];
         [$first, $second] = $kind::pair();
         $ids = [FlatScene::newId(), FlatScene::newId()];
         foreach ([[$first, ['masks' => [$line]]], [$second, ['complements' => $ids[0], 'masks' => []]]] as $at => [$fields, $falloff]) {
             $scene = $scene->inserted([
-                'id' => $ids[$at], 'kind' => $kind::key(), 'name' => $scene->freeName($at === 0 ? 'Gel, one side' : 'Gel, other side'), ...$fields, ...$falloff, ...(is_string($plate) ? ['confinedTo' => $plate] : []),
+                'id' => $ids[$at], 'kind' => $kind::key(), 'name' => $scene->freeName($at === 0 ? 'Gel, one side' : 'Gel, other side'), ...$fields, ...$falloff, ...($plate === null ? [] : ['confinedTo' => $plate]),
             ], $at === 0 ? $above : $ids[0]);
         }
 

@@ -35,8 +35,7 @@ final class AddStrip extends Gesture
     {
         $class = Registry::kinds()->strip($asked->text('kind'), 'kind');
         $above = $asked->optionalText('above');
-        // what is made while a plate is chosen, or something on it, is meant for that plate
-        $plate = $above === null ? null : ($scene->isPlate($above) ? $above : $scene->strips[$above]['confinedTo'] ?? null);
+        $plate = self::meantFor($scene, $above);
 
         return $scene->inserted([
             'id' => FlatScene::newId(), 'kind' => $class::key(), 'name' => $scene->freeName($class::label()),
@@ -45,7 +44,7 @@ final class AddStrip extends Gesture
             ...self::source($scene, $class),
             'values' => $asked->has('line') && is_subclass_of($class, Drawn::class)
                 ? $class::drawn($asked->point('line.0'), $asked->point('line.1'), $asked->number('span'), Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size()))
-                : $class::placed($asked->point('centre'), $asked->number('span'), is_string($plate) ? $plate : null),
+                : $class::placed($asked->point('centre'), $asked->number('span'), $plate),
         ], $above);
     }
 

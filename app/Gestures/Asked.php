@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gestures;
 
 use App\Models\Scene;
+use App\Scenes\ScenePart;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
 
@@ -66,9 +67,7 @@ final readonly class Asked
     /** @param  string  $name  with dots into lists */
     public function point(string $name): Point
     {
-        $point = data_get($this->fields, $name);
-
-        return Point::read(is_array($point) ? array_map(static fn (mixed $value): mixed => is_numeric($value) ? (float) $value : $value, $point) : $point, $name);
+        return ScenePart::point(data_get($this->fields, $name), $name);
     }
 
     /** @return array<array-key, mixed> */

@@ -9,7 +9,6 @@ use App\Scenes\OwnFalloff;
 use App\Scenes\ScenePart;
 use App\Scenes\SceneStore;
 use Aumbrel\Core\Fault\SceneError;
-use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Reading\Compass;
 use Aumbrel\Core\Reading\Pictures;
@@ -125,11 +124,10 @@ final class ChangeStrip extends Gesture
     {
         $document = Document::read($scene->toDocument(), Registry::kinds());
         $strip = $document->find($id);
-        $feet = $strip === null ? [] : (new Footings($document, $pictures))->feet($strip);
-        if ($strip === null || ! $strip->kind instanceof Pictured || $feet === []) {
+        $foot = $strip === null ? null : (new Footings($document, $pictures))->foot($strip);
+        if ($strip === null || ! $strip->kind instanceof Pictured || $foot === null) {
             throw new SceneError('walk', 'only a plate of which something is there can stand elsewhere');
         }
-        $foot = new Point(array_sum(array_column($feet, 'x')) / count($feet), array_sum(array_column($feet, 'y')) / count($feet));
         $way = FlatScene::fields($by, 'walk');
 
         return $strip->kind->walkedTo($foot, $foot->plus((float) ($way[0] ?? 0), (float) ($way[1] ?? 0)), $document->stage->camera->horizon);

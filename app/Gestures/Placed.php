@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Gestures;
 
+use App\Scenes\FlatScene;
+
 /** The rules of something new that lies well in the part of the scene that is looked at. */
 trait Placed
 {
@@ -16,5 +18,13 @@ trait Placed
             'centre.*' => 'numeric|between:-1000000,1000000',
             'span' => 'required|numeric|between:1,1000000',
         ];
+    }
+
+    /** What is made while a plate is chosen, or something on it, is meant for that plate. */
+    private static function meantFor(FlatScene $scene, ?string $above): ?string
+    {
+        $plate = $above === null || $scene->isPlate($above) ? $above : $scene->strips[$above]['confinedTo'] ?? null;
+
+        return is_string($plate) ? $plate : null;
     }
 }

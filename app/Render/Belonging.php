@@ -15,6 +15,7 @@ use Aumbrel\Core\Kind\Proposal;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Consequence;
 use Aumbrel\Core\Scene\Scene as Document;
+use Aumbrel\Core\Stage\SceneSource;
 
 /** What belongs to a source of a stored scene, measured on its picture, and how it arrives on the desk. */
 final readonly class Belonging
@@ -51,7 +52,7 @@ final readonly class Belonging
      */
     public static function taken(FlatScene $scene, string $source, array $proposals, ?callable $named = null): FlatScene
     {
-        $lamp = $scene->part("source:{$source}");
+        $lamp = $scene->part(SceneSource::NAMED.$source);
         $group = FlatScene::newId();
         $name = is_string($lamp['name'] ?? null) ? mb_substr($lamp['name'], 0, 60) : 'source';
         $order = [...$scene->order, [$group, null]];

@@ -8,8 +8,6 @@ use App\Models\Scene;
 use App\Render\Pool\Dropped;
 use App\Render\Pool\Priority;
 use App\Render\Pool\Ticket;
-use App\Scenes\SceneStore;
-use App\Scenes\StrokeShelf;
 use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Geometry\Point;
@@ -24,7 +22,7 @@ final readonly class Patches
     /** Pixels along the longer side that are enough for a mean. */
     private const ENOUGH = 160;
 
-    public function __construct(private SceneStore $store, private RenderService $renders)
+    public function __construct(private RenderRequests $requests, private RenderService $renders)
     {
     }
 
@@ -39,14 +37,14 @@ final readonly class Patches
     /** The colour of the light in the whole picture, as a swatch; null where it is too dark to tell. */
     public function whole(Scene $scene): ?string
     {
-        return self::swatch($this->meanOf($scene, [0.0, 0.0, (float) $scene->width, (float) $scene->height], min(1.0, self::ENOUGH / max($scene->width, $scene->height))));
+        return self::swatch($this->meanOf($scene, null, min(1.0, self::ENOUGH / max($scene->width, $scene->height))));
     }
 
-    /** @param  array{float, float, float, float}  $window */
-    private function meanOf(Scene $scene, array $window, float $scale): ?Rgb
+    /** @param  array{float, float, float, float}|null  $window  null for the whole scene */
+    private function meanOf(Scene $scene, ?array $window, float $scale): ?Rgb
     {
         $painted = $this->renders->render(
-            new RenderRequest(RenderRequest::PICTURE, $this->store->flat($scene)->toDocument(), $this->store->pictureIds($scene), $window, $scale, kept: (new StrokeShelf($scene->id))->texts(...)),
+            $this->requests->of($scene, RenderRequest::PICTURE, $window, $scale),
             new Ticket(Priority::Settled, 'patch '.Str::uuid(), 0),
         );
         $sums = [0.0, 0.0, 0.0, 0.0];

@@ -9,20 +9,18 @@ use App\Models\Scene;
 use App\Render\Pool\Dropped;
 use App\Render\Pool\Priority;
 use App\Render\Pool\Ticket;
-use App\Scenes\SceneStore;
-use App\Scenes\StrokeShelf;
 
 /** What is read off a plate as a whole, by a render process. */
 final readonly class PlateStudies
 {
-    public function __construct(private SceneStore $store, private RenderService $renders)
+    public function __construct(private RenderRequests $requests, private RenderService $renders)
     {
     }
 
     public function of(Scene $scene, string $strip, Study $study): mixed
     {
         $read = $this->renders->render(
-            new RenderRequest($study->value, $this->store->flat($scene)->toDocument(), $this->store->pictureIds($scene), [0.0, 0.0, 1.0, 1.0], 1.0, [$strip], kept: (new StrokeShelf($scene->id))->texts(...)),
+            $this->requests->of($scene, $study->value, [0.0, 0.0, 1.0, 1.0], 1.0, [$strip]),
             new Ticket(Priority::Settled, "{$study->value} {$scene->id} {$strip}", $scene->revision),
         );
         if ($read instanceof Dropped) {

@@ -51,10 +51,16 @@ final class ScenePart
         $document = Document::read($scene->toDocument(), Registry::kinds());
         $source = $document->source(substr($name, strlen(SceneSource::NAMED))) ?? throw new SceneError('source', "there is no \"{$name}\" in this scene");
         if (isset($change['at'])) {
-            return $source->kind::movedTo(Point::read(array_map(static fn (mixed $value): mixed => is_numeric($value) ? (float) $value : $value, FlatScene::fields($change['at'], 'at')), 'at'), $document->stage->camera);
+            return $source->kind::movedTo(self::point($change['at'], 'at'), $document->stage->camera);
         }
 
         return (new Compass($document, $pictures()))->turningSource($source, self::bearing($change['turn']));
+    }
+
+    /** A point that is asked for; a form sends its figures as text. */
+    public static function point(mixed $raw, string $name): Point
+    {
+        return Point::read(is_array($raw) ? array_map(static fn (mixed $value): mixed => is_numeric($value) ? (float) $value : $value, $raw) : $raw, $name);
     }
 
     /** A direction that is asked for. */

@@ -11,9 +11,8 @@ use App\Render\Painter;
 use App\Render\Pool\Dispatcher;
 use App\Render\Pool\TakeIn;
 use App\Render\RenderRequest;
+use App\Render\RenderRequests;
 use App\Scenes\PictureLibrary;
-use App\Scenes\SceneStore;
-use App\Scenes\StrokeShelf;
 use Aumbrel\Core\Render\Watch;
 use Illuminate\Console\Command;
 use Illuminate\Database\QueryException;
@@ -27,7 +26,7 @@ final class RenderProcesses extends Command
 
     private const VIEW_SIDE = 500;
 
-    public function handle(SceneStore $store, PictureLibrary $library): int
+    public function handle(RenderRequests $requests, PictureLibrary $library): int
     {
         $asked = $this->option('processes');
         $kernels = config()->string('aumbrel.kernels');
@@ -38,7 +37,7 @@ final class RenderProcesses extends Command
             config()->string('aumbrel.socket'),
             is_numeric($asked) ? max(1, (int) $asked) : Cores::count(),
             static fn (Watch $watch): Painter => new Painter($kernels, $pictures, $shapes, $memory, $watch),
-            $this->lastTouched($store),
+            $this->lastTouched($requests),
             static fn (TakeIn $work, Watch $watch): ?array => $work->done($library, $watch->step(...), ErrorReplies::words(...)),
         ))->run();
 
@@ -46,7 +45,7 @@ final class RenderProcesses extends Command
     }
 
     /** The scene that will most likely be opened first, at the size that the view shows. */
-    private function lastTouched(SceneStore $store): ?RenderRequest
+    private function lastTouched(RenderRequests $requests): ?RenderRequest
     {
         try {
             /** @var Scene|null $scene */
@@ -58,11 +57,7 @@ final class RenderProcesses extends Command
         if ($scene === null) {
             return null;
         }
-        $request = (new RenderRequest(
-            RenderRequest::PICTURE, $store->flat($scene)->toDocument(), $store->pictureIds($scene),
-            [0.0, 0.0, (float) $scene->width, (float) $scene->height], self::VIEW_SIDE / max($scene->width, $scene->height),
-            kept: (new StrokeShelf($scene->id))->texts(...),
-        ))->withStrokes();
+        $request = $requests->of($scene, RenderRequest::PICTURE, null, self::VIEW_SIDE / max($scene->width, $scene->height))->withStrokes();
         // the connection is not carried over into the render processes
         DB::disconnect();
 

@@ -10,9 +10,9 @@ use App\Render\Belonging;
 use App\Render\Pool\Priority;
 use App\Render\Pool\Ticket;
 use App\Render\RenderRequest;
+use App\Render\RenderRequests;
 use App\Render\RenderService;
 use App\Scenes\SceneStore;
-use App\Scenes\StrokeShelf;
 use Aumbrel\Core\Kind\Proposal;
 use Illuminate\Http\Response;
 use Symfony\Component\HttpFoundation\Response as AnyResponse;
@@ -22,7 +22,7 @@ final class ConsequenceController
 {
     private const SIZE = 120;
 
-    public function __construct(private readonly SceneStore $store, private readonly RenderService $renders, private readonly Belonging $belonging)
+    public function __construct(private readonly SceneStore $store, private readonly RenderRequests $requests, private readonly RenderService $renders, private readonly Belonging $belonging)
     {
     }
 
@@ -35,7 +35,7 @@ final class ConsequenceController
         $ids = array_map(static fn (int $at): string => "proposal{$at}", array_keys($proposals));
         $flat = Belonging::taken($this->store->flat($scene), $source, $proposals, static fn (Proposal $proposal): string => $ids[(int) array_search($proposal, $proposals, true)]);
         $scale = self::SIZE / max($scene->width, $scene->height);
-        $ask = new RenderRequest(RenderRequest::CONTRIBUTIONS, $flat->toDocument(), $this->store->pictureIds($scene), [0.0, 0.0, (float) $scene->width, (float) $scene->height], $scale, $ids, kept: (new StrokeShelf($scene->id))->texts(...));
+        $ask = $this->requests->of($scene, RenderRequest::CONTRIBUTIONS, null, $scale, $ids, flat: $flat);
         $told = array_map(static fn (Proposal $proposal, string $id): array => ['key' => $proposal->key, 'strip' => $id, 'name' => $proposal->name, 'ticked' => $proposal->ticked, 'level' => $proposal->level], $proposals, $ids);
 
         return (new PictureAnswer($this->renders->pieces($ask, new Ticket(Priority::Settled, "consequence {$scene->id} {$source}", $scene->revision)), $ask->window()->rows, ['proposals' => $told]))->respond();

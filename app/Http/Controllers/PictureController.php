@@ -13,11 +13,11 @@ use App\Render\Pool\Dropped;
 use App\Render\Pool\Priority;
 use App\Render\Pool\Ticket;
 use App\Render\RenderRequest;
+use App\Render\RenderRequests;
 use App\Render\RenderService;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
-use App\Scenes\StrokeShelf;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Hanging;
@@ -35,7 +35,7 @@ final class PictureController
 
     private const CONTRIBUTION = 96;
 
-    public function __construct(private readonly SceneStore $store, private readonly RenderService $renders)
+    public function __construct(private readonly SceneStore $store, private readonly RenderRequests $requests, private readonly RenderService $renders)
     {
     }
 
@@ -45,7 +45,7 @@ final class PictureController
         foreach ($request->changes() as $strip => $change) {
             $flat = ChangeStrip::changed($flat, (string) $strip, $change, fn (): Pictures => $this->store->known($scene, null, $stored));
         }
-        $ask = $this->ask($scene, $request->look()->at($flat), RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], self::lowest($flat, $request->below()));
+        $ask = $this->requests->of($scene, RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], self::lowest($flat, $request->below()), $request->look()->at($flat));
         $pieces = $this->renders->pieces($ask, new Ticket($request->priority(), $request->view($scene), $request->integer('number')));
 
         // the processes render while this is worked out
@@ -81,10 +81,11 @@ final class PictureController
         $document = Document::read($flat->toDocument(), Registry::kinds());
         $known = $this->store->known($scene, null, $stored, waits: false);
         $hanging = new Hanging($document, $known);
+        // the stage and the sources move what lies on them
+        $isEvery = array_filter($strips, FlatScene::isPart(...)) !== [];
         $shown = [];
         foreach ($document->everyStrip() as $strip) {
-            // the stage and the sources move what lies on them
-            if (in_array($strip->id, $strips, true) || array_filter($strips, FlatScene::isPart(...)) !== []) {
+            if ($isEvery || in_array($strip->id, $strips, true)) {
                 $shown[$strip->id] = SceneState::shown($strip, $hanging);
             }
         }
@@ -105,7 +106,7 @@ final class PictureController
             return new Response(status: 204);
         }
         $scale = self::CONTRIBUTION / max($scene->width, $scene->height);
-        $ask = $this->ask($scene, $flat, RenderRequest::CONTRIBUTIONS, [0.0, 0.0, (float) $scene->width, (float) $scene->height], $scale, $strips, null);
+        $ask = $this->requests->of($scene, RenderRequest::CONTRIBUTIONS, null, $scale, $strips, flat: $flat);
 
         return (new PictureAnswer($this->renders->pieces($ask, new Ticket(Priority::Contribution, "contributions {$scene->id}", $scene->revision)), $ask->window()->rows, []))->respond();
     }
@@ -114,7 +115,7 @@ final class PictureController
     {
         $scale = min(1, self::THUMBNAIL / max($scene->width, $scene->height));
         $painted = $this->renders->render(
-            $this->ask($scene, $this->store->flat($scene), RenderRequest::PICTURE, [0.0, 0.0, (float) $scene->width, (float) $scene->height], $scale, [], null),
+            $this->requests->of($scene, RenderRequest::PICTURE, null, $scale),
             // everybody who asks gets it: nothing makes it needless
             new Ticket(Priority::Settled, 'thumbnail '.Str::uuid(), 0),
         );
@@ -126,14 +127,5 @@ final class PictureController
             'Content-Type' => 'image/jpeg',
             'Cache-Control' => $request->has('revision') ? 'private, max-age=31536000, immutable' : 'no-store',
         ]);
-    }
-
-    /**
-     * @param  array{float, float, float, float}  $window
-     * @param  list<string>  $strips
-     */
-    private function ask(Scene $scene, FlatScene $flat, string $kind, array $window, float $scale, array $strips, ?string $below): RenderRequest
-    {
-        return new RenderRequest($kind, $flat->toDocument(), $this->store->pictureIds($scene), $window, $scale, $strips, $below, kept: (new StrokeShelf($scene->id))->texts(...));
     }
 }

@@ -86,9 +86,7 @@ final readonly class Compass
      */
     public function turningSource(SceneSource $source, Bearing $bearing, ?Footing $from = null): array
     {
-        foreach ($this->sights as $sight) {
-            $from ??= $sight->strip === SceneSource::NAMED.$source->id ? $sight->from : null;
-        }
+        $from ??= $this->sight(SceneSource::NAMED.$source->id)?->from;
 
         return $source->kind->turnedTo($bearing, $from ?? $this->footings->of(null), $this->scene->stage->camera);
     }

@@ -65,10 +65,18 @@ final class Footings
         return array_map($placement->toScene(...), $marked);
     }
 
+    /** The one place between its feet; null when nothing of it is there. */
+    public function foot(Strip $strip): ?Point
+    {
+        $feet = $this->feet($strip);
+
+        return $feet === [] ? null : new Point(array_sum(array_column($feet, 'x')) / count($feet), array_sum(array_column($feet, 'y')) / count($feet));
+    }
+
     /** Whether a plate is said to stand, and its feet are no place on the floor: at or above the horizon. */
     public function standsNowhere(Strip $strip): bool
     {
-        $row = $this->stance($strip) === Stance::Stands ? self::row($this->feet($strip)) : null;
+        $row = $this->standingRow($strip);
         $horizon = $this->scene->stage->camera->horizon;
 
         return $row !== null && $horizon !== null && $row <= $horizon;
@@ -78,7 +86,7 @@ final class Footings
     {
         $middle = $this->middle($strip, $plate);
         $camera = $this->scene->stage->camera;
-        $row = $this->stance($strip) === Stance::Stands ? self::row($this->feet($strip)) : null;
+        $row = $this->standingRow($strip);
 
         return new Footing($middle, $row !== null && $camera->horizon !== null && $row > $camera->horizon ? $camera->depthOfRow($row) : 0.0);
     }
@@ -94,8 +102,7 @@ final class Footings
 
     private function guessed(Strip $strip, Pictured $plate): Stance
     {
-        $feet = $this->feet($strip);
-        $row = self::row($feet);
+        $row = $this->foot($strip)?->y;
         $stage = $this->scene->stage;
         if ($row === null || $this->isLowest($strip) || ! $this->measures->isCutOut($strip)) {
             return Stance::Free;
@@ -125,9 +132,9 @@ final class Footings
         return false;
     }
 
-    /** @param  list<Point>  $feet */
-    private static function row(array $feet): ?float
+    /** The row in which a plate that stands has its feet; null for one that does not stand. */
+    private function standingRow(Strip $strip): ?float
     {
-        return $feet === [] ? null : array_sum(array_map(static fn (Point $foot): float => $foot->y, $feet)) / count($feet);
+        return $this->stance($strip) === Stance::Stands ? $this->foot($strip)?->y : null;
     }
 }

@@ -2,6 +2,7 @@ import { memo, useEffect, useRef, useState } from 'react';
 import type { Strip } from '../api/types';
 import { linearModes } from '../generated/catalogue';
 import { hintOf } from '../ui/kelvin';
+import { SmallPicture } from '../ui/SmallPicture';
 import { figure } from '../ui/words';
 import type { Gestures } from '../work/gestures';
 import { colourOf, isLight } from '../work/strips';
@@ -145,18 +146,9 @@ function Switch({ label, short, on, onPress }: { label: string; short: string; o
 }
 
 function Contribution({ picture }: { picture: ImageData | undefined }) {
-    const canvas = useRef<HTMLCanvasElement>(null);
-    useEffect(() => {
-        const element = canvas.current;
-        if (element && picture) {
-            element.width = picture.width;
-            element.height = picture.height;
-            element.getContext('2d')?.putImageData(picture, 0, 0);
-        }
-    }, [picture]);
     return (
         <div className="flex h-[62px] w-[60px] items-center justify-center overflow-hidden rounded-sm bg-black">
-            <canvas ref={canvas} className="h-full w-full object-contain" aria-hidden />
+            <SmallPicture picture={picture} />
         </div>
     );
 }

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { api } from '../api/client';
 import type { Scene } from '../api/types';
 import { picturesOf } from '../desk/useContributions';
+import { SmallPicture } from '../ui/SmallPicture';
 import { figure } from '../ui/words';
 import type { Gestures } from '../work/gestures';
 import { useWork, work } from '../work/store';
@@ -85,20 +86,11 @@ function brightening({ data }: ImageData): number {
 }
 
 function Small({ picture }: { picture: ImageData | undefined }) {
-    const canvas = useRef<HTMLCanvasElement>(null);
-    useEffect(() => {
-        const element = canvas.current;
-        if (element && picture) {
-            element.width = picture.width;
-            element.height = picture.height;
-            element.getContext('2d')?.putImageData(picture, 0, 0);
-            // brightened until something can be seen in it
-            element.style.filter = `brightness(${brightening(picture)})`;
-        }
-    }, [picture]);
+    // brightened until something can be seen in it
+    const filter = useMemo(() => picture && `brightness(${brightening(picture)})`, [picture]);
     return (
         <span className="flex h-[78px] items-center justify-center overflow-hidden rounded-sm bg-black">
-            <canvas ref={canvas} className="h-full w-full object-contain" aria-hidden />
+            <SmallPicture picture={picture} filter={filter} />
         </span>
     );
 }

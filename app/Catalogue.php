@@ -13,6 +13,7 @@ use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Kind\Join;
 use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\Painted;
+use Aumbrel\Core\Kind\Shines;
 use Aumbrel\Core\Kind\Splits;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Registry;
@@ -80,7 +81,7 @@ final class Catalogue
         return [
             'key' => $kind::key(), 'label' => $kind::label(), 'hint' => $kind::hint(), 'family' => $kind::family()->value,
             'course' => $kind::family()->course(), 'fadesInStops' => $kind::family()->fadesInStops(),
-            'drawn' => is_subclass_of($kind, Drawn::class), 'tip' => is_subclass_of($kind, Painted::class) ? $kind::tip() : null, 'splits' => is_subclass_of($kind, Splits::class), 'hangsOn' => is_subclass_of($kind, Driven::class) ? array_map(static fn (string $source): string => $source::key(), $kind::hangsOn()) : [],
+            'drawn' => is_subclass_of($kind, Drawn::class), 'tip' => is_subclass_of($kind, Painted::class) ? $kind::tip() : null, 'splits' => is_subclass_of($kind, Splits::class), 'shines' => is_subclass_of($kind, Shines::class) ? ($kind::traces() ? 'lines' : 'areas') : null, 'hangsOn' => is_subclass_of($kind, Driven::class) ? array_map(static fn (string $source): string => $source::key(), $kind::hangsOn()) : [],
             'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->describe(), $kind::parameters()),
         ];
     }

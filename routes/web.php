@@ -67,6 +67,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
         Route::post('redo', [HistoryController::class, 'redo']);
 
         Route::post('plates', [PlateController::class, 'add']);
+        Route::post('pictures', [PlateController::class, 'bring']);
         Route::get('plates/{strip}/pieces', [PlateController::class, 'pieces']);
         Route::post('gestures/{gesture}', GestureController::class)->where('gesture', '[a-z-]{1,40}');
 

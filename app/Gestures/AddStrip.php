@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gestures;
 
 use App\Scenes\FlatScene;
+use Aumbrel\Core\Kind\Begun;
 use Aumbrel\Core\Kind\Drawn;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Painted;
@@ -41,6 +42,7 @@ final class AddStrip extends Gesture
             'id' => FlatScene::newId(), 'kind' => $class::key(), 'name' => $scene->freeName($class::label()),
             ...($class::family()->fadesInStops() ? ['level' => $class::placedLevel()] : []),
             ...(is_subclass_of($class, Painted::class) ? ['masks' => [['id' => FlatScene::newId(), 'kind' => 'strokes', 'on' => 'scene', 'values' => ['start' => 'hidden', 'strokes' => []]]]] : []),
+            ...(is_subclass_of($class, Begun::class) ? ['masks' => array_map(static fn (array $mask): array => ['id' => FlatScene::newId(), ...$mask], $class::begun($asked->point('centre'), $asked->number('span')))] : []),
             ...self::source($scene, $class),
             'values' => $asked->has('line') && is_subclass_of($class, Drawn::class)
                 ? $class::drawn($asked->point('line.0'), $asked->point('line.1'), $asked->number('span'), Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size()))

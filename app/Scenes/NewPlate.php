@@ -6,27 +6,20 @@ namespace App\Scenes;
 
 use App\Codecs\UnreadablePicture;
 use App\Models\Scene;
-use Illuminate\Support\Str;
 
 /** A picture that is dropped on the view becomes a plate on top, no larger than four fifths of the scene. */
 final readonly class NewPlate
 {
     private const LARGEST_SHARE = 0.8;
 
-    public function __construct(private SceneStore $store, private PictureLibrary $library)
+    public function __construct(private SceneStore $store, private BringPicture $bring)
     {
     }
 
     /** @throws UnreadablePicture */
     public function of(Scene $scene, IncomingPicture $file, float $x, float $y): Scene
     {
-        $picture = $this->library->take($file->path, $file->name);
-        $name = $file->fileName($picture);
-        $known = $this->store->pictures($scene);
-        if (isset($known[$name]) && $known[$name]->id !== $picture->id) {
-            $name = Str::beforeLast($name, '.').'-'.substr($picture->id, 0, 6).'.'.Str::afterLast($name, '.');
-        }
-        $this->store->addPictures($scene, [$name => $picture]);
+        [$name, $picture] = $this->bring->to($scene, $file);
         $fits = min(1, self::LARGEST_SHARE * $scene->width / $picture->width, self::LARGEST_SHARE * $scene->height / $picture->height);
         $pivot = [$picture->width / 2, $picture->height / 2];
 

@@ -9,7 +9,6 @@ use App\Faults\DiskFull;
 use App\Files\Folder;
 use App\Models\Scene;
 use Aumbrel\Core\Fault\SceneError;
-use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
 
@@ -57,12 +56,7 @@ final readonly class SceneImport
             throw new SceneError('', 'a scene file has at most 64 MB');
         }
         $document = Document::fromJson((string) @file_get_contents($file), Registry::kinds());
-        $names = [];
-        foreach ($document->everyStrip() as $strip) {
-            if ($strip->kind instanceof Pictured) {
-                $names[$strip->kind->picture()] = $strip->kind->picture();
-            }
-        }
+        $names = array_combine($document->pictures(), $document->pictures());
         // what is missing is said before anything is taken in
         $missing = array_filter($names, static fn (string $name): bool => ! is_file($place($name)));
         if ($missing !== []) {

@@ -11,6 +11,7 @@ use Aumbrel\Core\Color\LightColour;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Kind\Shines;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Reading\Reading;
@@ -95,11 +96,12 @@ final readonly class SceneState
     {
         return [
             ...$strip->toArray(),
-            'masks' => array_map(static fn (MaskEntry $mask): array => [...$mask->toArray(), 'problem' => $mask->mask->problem()], $strip->masks),
+            'masks' => array_map(static fn (MaskEntry $mask): array => [...$mask->toArray(), 'problem' => $mask->problem()], $strip->masks),
             'family' => $strip->kind::family()->value,
             'revision' => $revisions[$strip->id] ?? 0,
             ...self::shown($strip, $hanging),
             'colours' => (object) self::colours($strip->kind, $strip->values, $hanging->scene->white),
+            ...($strip->kind instanceof Shines ? ['shines' => $strip->kind->isDrawn()] : []),
             ...($strip->kind instanceof Pictured ? ['maps' => self::maps($strip->kind, $pictures), ...self::standing($strip, $hanging)] : []),
             ...($strip->isGroup() ? ['strips' => array_map(fn (Strip $inside): array => $this->strip($inside, $revisions, $pictures, $hanging), $strip->strips)] : []),
         ];

@@ -10,7 +10,6 @@ use App\Models\Scene;
 use App\Models\Strip;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Bounds;
-use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
@@ -308,10 +307,8 @@ final class SceneStore
      */
     private function checkPictures(Document $document, array $names): void
     {
-        foreach ($document->everyStrip() as $strip) {
-            if ($strip->kind instanceof Pictured && ! in_array($strip->kind->picture(), $names, true)) {
-                throw SceneError::expected('values.picture', 'a picture of this scene', $strip->kind->picture());
-            }
+        foreach (array_diff($document->pictures(), $names) as $missing) {
+            throw SceneError::expected('values.picture', 'a picture of this scene', $missing);
         }
     }
 }

@@ -7,10 +7,17 @@ namespace Aumbrel\Core;
 use Aumbrel\Core\Flat\Fill;
 use Aumbrel\Core\Grade\Base;
 use Aumbrel\Core\Kind\Kinds;
+use Aumbrel\Core\Light\Beam;
+use Aumbrel\Core\Light\Glow;
+use Aumbrel\Core\Light\Halo;
+use Aumbrel\Core\Light\Leak;
+use Aumbrel\Core\Light\LineOfLight;
 use Aumbrel\Core\Light\Paint;
+use Aumbrel\Core\Light\Pattern;
 use Aumbrel\Core\Light\Rim;
 use Aumbrel\Core\Light\Spot;
 use Aumbrel\Core\Light\SpotOnto;
+use Aumbrel\Core\Light\Sun;
 use Aumbrel\Core\Light\Torch;
 use Aumbrel\Core\Light\Wash;
 use Aumbrel\Core\Mask\ColourArea;
@@ -19,6 +26,7 @@ use Aumbrel\Core\Mask\OutlineMask;
 use Aumbrel\Core\Mask\PaintedCut;
 use Aumbrel\Core\Mask\RadialMask;
 use Aumbrel\Core\Mask\StrokesMask;
+use Aumbrel\Core\Mask\TextureMask;
 use Aumbrel\Core\Plate\Plate;
 use Aumbrel\Core\Scene\Group;
 
@@ -34,6 +42,13 @@ final class Registry
                 SpotOnto::class,
                 Rim::class,
                 Wash::class,
+                Glow::class,
+                Halo::class,
+                LineOfLight::class,
+                Sun::class,
+                Beam::class,
+                Pattern::class,
+                Leak::class,
                 Paint::class,
                 Torch::class,
                 Fill::class,
@@ -47,6 +62,7 @@ final class Registry
                 StrokesMask::class,
                 PaintedCut::class,
                 ColourArea::class,
+                TextureMask::class,
             ],
         );
     }

@@ -207,7 +207,7 @@ it('can be softened like any field', function (): void {
     $field = $sites->layers($scene->strips[1])[0]->field;
     $soft = new Aumbrel\Core\Light\SoftShape($field, 4.0, Window::whole(200, 160));
     $values = $picture->planes->numbers($soft);
-    $at = fn (float $x, float $y): float => $values[(int) round(($y - $soft->top) / $soft->step) * $soft->columns + (int) round(($x - $soft->left) / $soft->step)];
+    $at = fn (float $x, float $y): float => $values[(int) round(($y - $soft->lattice->points->yOf(0)) / $soft->lattice->step) * $soft->lattice->points->columns + (int) round(($x - $soft->lattice->points->xOf(0)) / $soft->lattice->step)];
     // what was a bright edge beside nothing is spread over both, and the sum along a row stays
     expect($at(137, 80))->toBeGreaterThan(0.2)->toBeLessThan(0.8)->and($at(143, 80))->toBeGreaterThan(0.05)->and($at(100, 80))->toBeLessThan(0.01);
 });

@@ -8,6 +8,7 @@ use App\Http\Upload;
 use App\Models\Scene;
 use App\Render\PlateStudies;
 use App\Render\Study;
+use App\Scenes\BringPicture;
 use App\Scenes\NewPlate;
 use App\Scenes\PictureLibrary;
 use App\Scenes\SceneState;
@@ -29,6 +30,14 @@ final class PlateController
         $changed = $new->of($scene, $file, (float) ($place['x'] ?? $scene->width / 2), (float) ($place['y'] ?? $scene->height / 2));
 
         return new JsonResponse([...$this->state->of($changed), 'notice' => $library->notice($file->path, $file->name)], 201);
+    }
+
+    /** A picture that becomes no plate: a slide, a leak, a texture. */
+    public function bring(Request $request, Scene $scene, BringPicture $bring): JsonResponse
+    {
+        [$name] = $bring->to($scene, Upload::of($request));
+
+        return new JsonResponse(['name' => $name], 201);
     }
 
     /** How many pieces shrinking the cut-out takes away. */

@@ -72,26 +72,46 @@ final readonly class Path
      */
     public function flattened(float $tolerance): array
     {
-        $points = [];
-        $count = count($this->nodes);
-        foreach ($this->nodes as $k => $node) {
-            $next = $this->nodes[($k + 1) % $count];
-            [$x0, $y0] = $node['at'];
-            [$x3, $y3] = $next['at'];
-            $points[] = [$x0, $y0];
-            if (! isset($node['out']) && ! isset($next['in'])) {
-                continue;
-            }
-            [$x1, $y1] = [$x0 + ($node['out'][0] ?? 0.0), $y0 + ($node['out'][1] ?? 0.0)];
-            [$x2, $y2] = [$x3 + ($next['in'][0] ?? 0.0), $y3 + ($next['in'][1] ?? 0.0)];
-            $bend = max(hypot($x0 - 2 * $x1 + $x2, $y0 - 2 * $y1 + $y2), hypot($x1 - 2 * $x2 + $x3, $y1 - 2 * $y2 + $y3));
-            $pieces = (int) min(500.0, max(1.0, ceil(sqrt(0.75 * $bend / $tolerance))));
-            for ($n = 1; $n < $pieces; $n++) {
-                $t = $n / $pieces;
-                $u = 1 - $t;
-                [$a, $b, $c, $d] = [$u ** 3, 3 * $u * $u * $t, 3 * $u * $t * $t, $t ** 3];
-                $points[] = [$a * $x0 + $b * $x1 + $c * $x2 + $d * $x3, $a * $y0 + $b * $y1 + $c * $y2 + $d * $y3];
-            }
+        return array_merge(...array_map(fn (int $k): array => $this->side($k, $tolerance), array_keys($this->nodes)));
+    }
+
+    /**
+     * The way along its points, from the first to the last, or back to the first.
+     *
+     * @return list<array{float, float}>
+     */
+    public function along(float $tolerance, bool $isClosed): array
+    {
+        $last = count($this->nodes) - 1;
+        $sides = array_map(fn (int $k): array => $this->side($k, $tolerance), range(0, max(0, $isClosed ? $last : $last - 1)));
+
+        return $last < 1 ? [] : [...array_merge(...$sides), $this->nodes[$isClosed ? 0 : $last]['at']];
+    }
+
+    /**
+     * From a point to the next one, which is left out.
+     *
+     * @return list<array{float, float}>
+     */
+    private function side(int $k, float $tolerance): array
+    {
+        $node = $this->nodes[$k];
+        $next = $this->nodes[($k + 1) % count($this->nodes)];
+        [$x0, $y0] = $node['at'];
+        [$x3, $y3] = $next['at'];
+        $points = [[$x0, $y0]];
+        if (! isset($node['out']) && ! isset($next['in'])) {
+            return $points;
+        }
+        [$x1, $y1] = [$x0 + ($node['out'][0] ?? 0.0), $y0 + ($node['out'][1] ?? 0.0)];
+        [$x2, $y2] = [$x3 + ($next['in'][0] ?? 0.0), $y3 + ($next['in'][1] ?? 0.0)];
+        $bend = max(hypot($x0 - 2 * $x1 + $x2, $y0 - 2 * $y1 + $y2), hypot($x1 - 2 * $x2 + $x3, $y1 - 2 * $y2 + $y3));
+        $pieces = (int) min(500.0, max(1.0, ceil(sqrt(0.75 * $bend / $tolerance))));
+        for ($n = 1; $n < $pieces; $n++) {
+            $t = $n / $pieces;
+            $u = 1 - $t;
+            [$a, $b, $c, $d] = [$u ** 3, 3 * $u * $u * $t, 3 * $u * $t * $t, $t ** 3];
+            $points[] = [$a * $x0 + $b * $x1 + $c * $x2 + $d * $x3, $a * $y0 + $b * $y1 + $c * $y2 + $d * $y3];
         }
 
         return $points;

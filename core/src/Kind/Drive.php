@@ -12,7 +12,8 @@ use Aumbrel\Core\Stage\Stage;
 /** What drives a strip: a source, the stage that it stands on, and what its light falls on. */
 final readonly class Drive
 {
-    public function __construct(public SceneSource $source, public Stage $stage, public Footing $from)
+    /** @param  float  $white  kelvin of the light that the scene shows as white */
+    public function __construct(public SceneSource $source, public Stage $stage, public Footing $from, public float $white)
     {
     }
 

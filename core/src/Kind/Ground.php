@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Kind;
 
-/** On what a mask lies: in the scene, or on the strip's own plate, with whose picture it moves. Masks on a plate cut it out. */
+/**
+ * What a mask is for: in the scene it is a strip's falloff; on the strip's own plate, with whose picture it moves, it cuts that out;
+ * on a light that shines by itself it is a part of what shines.
+ */
 enum Ground: string
 {
     case Scene = 'scene';
     case Plate = 'plate';
+    case Emitter = 'emitter';
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\CutOut\PlateOutline;
+use Aumbrel\Core\Geometry\Path;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Seen\SeenPlate;
 
 /** Where a strip is rendered: the window, and the plates as it sees them. */
@@ -13,8 +15,21 @@ interface Site extends Surroundings
 {
     public function window(): Window;
 
-    /** The strip's own plate, or another one, as the window sees it; null when there is none of that id. */
-    public function seen(string $id): ?SeenPlate;
+    /** The strip's own plate, or another one, as the window sees it, or another window; null when there is none of that id. */
+    public function seen(string $id, ?Window $window = null): ?SeenPlate;
+
+    /** A picture of the scene; null when there is none of that name. */
+    public function picture(string $name): ?PictureSource;
+
+    /**
+     * What the masks on its emitter make together; null when it has none.
+     *
+     * @param  string|null  $plate  on which its colour areas lie
+     */
+    public function emitter(?string $plate): ?Emitter;
+
+    /** @return list<Path> the lines among the masks on its emitter */
+    public function traces(): array;
 
     /** Where a plate's outline lies; worked out once for the plate. Null when there is no plate of that id, or it has none. */
     public function outline(string $id): ?PlateOutline;

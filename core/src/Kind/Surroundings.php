@@ -27,6 +27,12 @@ interface Surroundings
     /** A plate of the scene; null when there is none of that id. */
     public function plate(string $id): ?Pictured;
 
+    /** Whether there is a picture of that name. */
+    public function hasPicture(string $name): bool;
+
+    /** Whether masks say what of it shines. */
+    public function hasEmitter(): bool;
+
     /** Whether a plate is cut out, by masks or by its picture's own transparency: a plate's border is no outline. */
     public function hasOutline(string $id): bool;
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Light;
 
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
@@ -12,19 +13,27 @@ use Aumbrel\Core\Kind\Field;
 /** A field blurred by a Gaussian. */
 final readonly class Softened implements Field
 {
-    /** @param  float  $softness  sigma, scene pixels */
-    public function __construct(private Field $field, private float $softness)
+    /** So many sigmas off nothing is left that a light at its highest level could show. */
+    private const GONE = 5.5;
+
+    /**
+     * @param  float  $softness  sigma, scene pixels
+     * @param  bool  $isAll  where it is nothing the whole layer is; otherwise another field may go further
+     */
+    public function __construct(private Field $field, private float $softness, private bool $isAll = true)
     {
     }
 
     public function write(KernelWriter $kernel, Window $window): string
     {
-        return (new SoftShape($this->field, $this->softness, $window))->write($kernel, $window);
+        return (new SoftShape($this->field, $this->softness, $window))->write($kernel, $window, $this->isAll);
     }
 
     public function extent(): ?Extent
     {
-        return null;
+        $plain = $this->field->extent();
+
+        return $plain instanceof Bounds ? $plain->grown(self::GONE * $this->softness + 1) : null;
     }
 
     public function largest(): float

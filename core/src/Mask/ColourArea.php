@@ -44,7 +44,7 @@ final readonly class ColourArea implements PlateMask
 
     public static function grounds(): array
     {
-        return [Ground::Plate];
+        return [Ground::Plate, Ground::Emitter];
     }
 
     public static function parameters(): array

@@ -4,22 +4,26 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Mask;
 
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Path;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kind\Bounded;
 use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Kind\PlateMask;
+use Aumbrel\Core\Kind\Traced;
 use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Raster\Gaussian;
 use Aumbrel\Core\Value\NumberValue;
 use Aumbrel\Core\Value\PathValue;
 use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
 
 /** A closed line of straight and curved sides; inside is 1. */
-final readonly class OutlineMask implements PlateMask
+final readonly class OutlineMask implements Bounded, PlateMask, Traced
 {
     public function __construct(public Path $path, public float $feather = 0.0, public float $grow = 0.0)
     {
@@ -37,7 +41,7 @@ final readonly class OutlineMask implements PlateMask
 
     public static function grounds(): array
     {
-        return [Ground::Scene, Ground::Plate];
+        return [Ground::Scene, Ground::Plate, Ground::Emitter];
     }
 
     public static function parameters(): array
@@ -64,6 +68,18 @@ final readonly class OutlineMask implements PlateMask
     public function problem(): ?string
     {
         return $this->path->isClosed() ? null : 'This outline encloses nothing yet: it needs three points, or two with a curve.';
+    }
+
+    public function path(): Path
+    {
+        return $this->path;
+    }
+
+    public function bounds(): ?Bounds
+    {
+        $margin = Gaussian::REACH * $this->feather + max(0.0, $this->grow) + 1;
+
+        return Bounds::round($this->path->flattened(1.0))?->grown($margin);
     }
 
     public function write(KernelWriter $kernel, Window $window): string

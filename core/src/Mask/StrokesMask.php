@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Mask;
 
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kind\Bounded;
 use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Kind\PlateMask;
 use Aumbrel\Core\Picture\PictureSource;
@@ -18,7 +20,7 @@ use Aumbrel\Core\Value\StrokesValue;
 use Aumbrel\Core\Value\Values;
 
 /** Painted strokes that reveal and hide, on a ground that is hidden or shown. */
-final readonly class StrokesMask implements PlateMask
+final readonly class StrokesMask implements Bounded, PlateMask
 {
     private const STARTS = ['hidden', 'shown'];
 
@@ -38,7 +40,7 @@ final readonly class StrokesMask implements PlateMask
 
     public static function grounds(): array
     {
-        return [Ground::Scene, Ground::Plate];
+        return [Ground::Scene, Ground::Plate, Ground::Emitter];
     }
 
     public static function parameters(): array
@@ -62,6 +64,17 @@ final readonly class StrokesMask implements PlateMask
     public function problem(): ?string
     {
         return null;
+    }
+
+    public function bounds(): ?Bounds
+    {
+        $all = null;
+        foreach ($this->startsShown ? [] : $this->strokes->all as $stroke) {
+            $own = $stroke->bounds();
+            $all = $own === null ? $all : ($all?->with($own) ?? $own);
+        }
+
+        return $all;
     }
 
     public function write(KernelWriter $kernel, Window $window): string

@@ -60,7 +60,7 @@ final readonly class ToneRamp
     }
 
     /** @throws SceneError naming $field */
-    private static function colour(mixed $raw, string $field): Rgb
+    public static function colour(mixed $raw, string $field): Rgb
     {
         try {
             return Rgb::fromHex(is_string($raw) ? $raw : '');

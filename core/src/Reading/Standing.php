@@ -26,6 +26,11 @@ final readonly class Standing implements Surroundings
         return $strip !== null && $this->measures->isCutOut($strip);
     }
 
+    public function hasPicture(string $name): bool
+    {
+        return $this->measures->size($name) !== null;
+    }
+
     private function strip(): Strip
     {
         return $this->strip;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Blend\BlendMode;
-use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Everywhere;
 use Aumbrel\Core\Kind\Layer;
+use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Scene\Strip;
 
 /** Writes the loop that works out how much of a layer there is at each column, and where it begins and ends. */
@@ -17,7 +17,7 @@ final readonly class Cover
     /** The line of the row that holds the cover of the layer being mixed. */
     private const LINE = 'cover';
 
-    public function __construct(private KernelWriter $kernel, private Window $window)
+    public function __construct(private KernelWriter $kernel, private Sites $sites)
     {
     }
 
@@ -36,7 +36,7 @@ final readonly class Cover
             $this->kernel->line("{$cover} = {$this->kernel->number($layer->strength->full($layer->mode))}; {");
             $this->shape($strip, $cover, $confinement);
         } else {
-            $shape = $layer->field->write($this->kernel, $this->window);
+            $shape = $layer->field->write($this->kernel, $this->sites->window);
             $this->kernel->line("{$cover} = 0.0; if ({$shape} > 0.0) { {$cover} = 1.0;");
             $this->shape($strip, $cover, $confinement);
             $layer->strength->write($this->kernel, $cover, $shape, $layer->mode, $layer->field);
@@ -95,19 +95,10 @@ final readonly class Cover
             $this->kernel->line("{$cover} *= {$this->kernel->stored($line)};");
         }
         $masks = $strip->activeMasks();
-        if ($masks === []) {
-            return;
+        if ($masks !== []) {
+            $joined = JoinedMasks::write($this->kernel, $masks, fn (MaskEntry $entry): string => $this->sites->mask($entry->mask, $this->kernel));
+            $this->kernel->line("{$cover} *= {$joined};");
         }
-        $joined = $this->kernel->variable('joined');
-        foreach ($masks as $at => $entry) {
-            $value = $entry->mask->write($this->kernel, $this->window);
-            if ($entry->inverted) {
-                $value = "(1.0 - {$value})";
-            }
-            $join = $at === 0 ? $entry->join->first() : $entry->join;
-            $this->kernel->line("{$joined} = {$this->kernel->expression($join->formula(), $at === 0 ? ['1.0', $value] : [$joined, $value])};");
-        }
-        $this->kernel->line("{$cover} *= {$joined};");
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\CutOut\OutlineBounds;
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Pictured;
@@ -19,9 +20,13 @@ final readonly class Measured implements Measures
     {
     }
 
-    public function size(string $picture): array
+    public function size(string $picture): ?array
     {
-        $source = $this->shelf->picture($picture);
+        try {
+            $source = $this->shelf->picture($picture);
+        } catch (SceneError) {
+            return null;
+        }
 
         return [$source->width(), $source->height()];
     }

@@ -195,7 +195,7 @@ final class Planner
         } else {
             $kernel = $this->passes->writer();
             $confinement = $this->confinement->of($strip, $layer);
-            $cover = new Cover($kernel, $this->window);
+            $cover = new Cover($kernel, $this->sites);
             $line = $cover->of($strip, $layer, $confinement, $covered);
             if (! $strip->kind instanceof Pictured && ! $layer->field->readsBelow() && $this->isWorthKeeping($strip, $confinement)) {
                 [$kernel, $line] = $this->handedOn($kernel, $cover, $layer->field->extent());
@@ -273,7 +273,7 @@ final class Planner
         $this->passes->add($kernel, $extent, true);
         $next = $this->passes->writer();
 
-        return [$next, (new Cover($next, $this->window))->goOn()];
+        return [$next, (new Cover($next, $this->sites))->goOn()];
     }
 
     private function group(Strip $strip): void
@@ -287,7 +287,7 @@ final class Planner
             return;
         }
         $kernel = $this->passes->writer();
-        $cover = new Cover($kernel, $this->window);
+        $cover = new Cover($kernel, $this->sites);
         $line = $cover->ofGroup($strip, $confinement);
         if ($this->isWorthKeeping($strip, $confinement)) {
             [$kernel, $line] = $this->handedOn($kernel, $cover);

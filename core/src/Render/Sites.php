@@ -5,12 +5,17 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\CutOut\PlateOutline;
+use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Contrasted;
 use Aumbrel\Core\Kind\Everywhere;
 use Aumbrel\Core\Kind\Layer;
+use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Kind\PictureMask;
 use Aumbrel\Core\Picture\PictureShelf;
+use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
 use Aumbrel\Core\Seen\SeenPlate;
@@ -21,7 +26,7 @@ final class Sites
     /** @var array<string, list<Layer>> by strip */
     private array $layers = [];
 
-    /** @var array<string, SeenPlate> by strip */
+    /** @var array<string, SeenPlate> by strip and window */
     private array $seen = [];
 
     /** @var array<string, PlateOutline|null> by strip */
@@ -37,6 +42,17 @@ final class Sites
         return $this->layers[$strip->id] ??= array_map(static fn (Layer $layer): Layer => self::contrasted($layer, $strip), $strip->kind->layers(new StripSite($strip, $this)));
     }
 
+    /** Writes the value of a mask in the window, with its picture where it needs one. */
+    public function mask(MaskKind $mask, KernelWriter $kernel): string
+    {
+        if (! $mask instanceof PictureMask) {
+            return $mask->write($kernel, $this->window);
+        }
+        $name = $mask->picture();
+
+        return $mask->writeOf($kernel, $this->window, $name === null ? null : $this->picture($name));
+    }
+
     /** A light has a contrast of its own; where it is even there is none. */
     private static function contrasted(Layer $layer, Strip $strip): Layer
     {
@@ -44,15 +60,36 @@ final class Sites
             : new Layer($layer->mode, new Contrasted($layer->field, $strip->contrast), $layer->tint, $layer->strength, $layer->recolours, $layer->within);
     }
 
-    public function seen(string $id): ?SeenPlate
+    public function seen(string $id, ?Window $window = null): ?SeenPlate
     {
-        if (isset($this->seen[$id])) {
-            return $this->seen[$id];
+        $window ??= $this->window;
+        $key = "{$id} {$window->key()}";
+        if (isset($this->seen[$key])) {
+            return $this->seen[$key];
         }
         $strip = $this->scene->find($id);
 
         return $strip !== null && $strip->kind instanceof Pictured
-            ? $this->seen[$id] = $strip->kind->seen($this->shelf->picture($strip->kind->picture()), $strip->cutOut(), $this->window) : null;
+            ? $this->seen[$key] = $strip->kind->seen($this->shelf->picture($strip->kind->picture()), $strip->cutOut(), $window) : null;
+    }
+
+    /** A plate's picture and how it lies in the scene; null when there is no plate of that id. */
+    public function lying(string $id): ?Lying
+    {
+        $plate = $this->scene->plate($id);
+        $picture = $plate === null ? null : $this->shelf->picture($plate->picture());
+
+        return $plate === null || $picture === null ? null : new Lying($picture, $plate->placement($picture->width(), $picture->height()));
+    }
+
+    /** A picture of the scene; null when there is none of that name. */
+    public function picture(string $name): ?PictureSource
+    {
+        try {
+            return $this->shelf->picture($name);
+        } catch (SceneError) {
+            return null;
+        }
     }
 
     public function outline(string $id): ?PlateOutline

@@ -5,8 +5,14 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\CutOut\PlateOutline;
+use Aumbrel\Core\Geometry\Path;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\Traced;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Scene\OfStrip;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
@@ -31,9 +37,33 @@ final readonly class StripSite implements Site
         return $this->sites->window;
     }
 
-    public function seen(string $id): ?SeenPlate
+    public function seen(string $id, ?Window $window = null): ?SeenPlate
     {
-        return $this->sites->seen($id);
+        return $this->sites->seen($id, $window);
+    }
+
+    public function picture(string $name): ?PictureSource
+    {
+        return $this->sites->picture($name);
+    }
+
+    public function hasPicture(string $name): bool
+    {
+        return $this->picture($name) !== null;
+    }
+
+    public function emitter(?string $plate): ?Emitter
+    {
+        $masks = $this->strip->emitter();
+
+        return $masks === [] ? null : new EmitterMasks($masks, $plate === null ? null : $this->sites->lying($plate));
+    }
+
+    public function traces(): array
+    {
+        $masks = array_map(static fn (MaskEntry $entry): MaskKind => $entry->mask, $this->strip->emitter());
+
+        return array_values(array_map(static fn (Traced $mask): Path => $mask->path(), array_filter($masks, static fn (MaskKind $mask): bool => $mask instanceof Traced)));
     }
 
     public function outline(string $id): ?PlateOutline

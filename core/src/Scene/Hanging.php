@@ -40,7 +40,7 @@ final readonly class Hanging
         }
         $plate = $strip->kind instanceof Directed ? $strip->kind->lights() : null;
 
-        return new Drive($source, $this->scene->stage, $this->footings->of($plate ?? $strip->confinedTo));
+        return new Drive($source, $this->scene->stage, $this->footings->of($plate ?? $strip->confinedTo), $this->scene->white);
     }
 
     /**
@@ -81,7 +81,7 @@ final readonly class Hanging
         }
         $left = Complement::of($other->activeMasks());
 
-        return $left === [] ? $strip->driven($strip->kind, $strip->level, true) : $strip->masked([...$strip->cutOut(), ...$left]);
+        return $left === [] ? $strip->driven($strip->kind, $strip->level, true) : $strip->masked([...$strip->cutOut(), ...$strip->emitter(), ...$left]);
     }
 
     /**

@@ -14,6 +14,7 @@ use Aumbrel\Core\Kind\Join;
 use Aumbrel\Core\Kind\Kinds;
 use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\PlateMask;
+use Aumbrel\Core\Kind\Traced;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Value\Values;
 use LogicException;
@@ -88,7 +89,15 @@ final readonly class MaskEntry implements CutMask
     /** Whether it does anything: it is not off, and nothing is missing. */
     public function isActive(): bool
     {
-        return ! $this->off && $this->mask->problem() === null;
+        return ! $this->off && $this->problem() === null;
+    }
+
+    /** What is missing for it to do anything, in a sentence; a line that shines need not enclose anything. */
+    public function problem(): ?string
+    {
+        $isLine = $this->on === Ground::Emitter && $this->mask instanceof Traced && count($this->mask->path()->nodes) >= 2;
+
+        return $isLine ? null : $this->mask->problem();
     }
 
     /**
@@ -102,6 +111,12 @@ final readonly class MaskEntry implements CutMask
 
         return $ground !== null && in_array($ground, $kind::grounds(), true)
             ? $ground : throw SceneError::expected($field, implode(' or ', array_map(static fn (Ground $one): string => $one->value, $kind::grounds())).' for a mask of this kind', $raw);
+    }
+
+    /** Names what it is, apart from whether it is off. */
+    public function key(): string
+    {
+        return "{$this->mask::key()} {$this->on->value} {$this->join->value} ".(int) $this->inverted." {$this->values->key()}";
     }
 
     /** @return array<string, mixed> */

@@ -40,6 +40,11 @@ trait OfStrip
         return $this->scene()->stage;
     }
 
+    public function hasEmitter(): bool
+    {
+        return $this->strip()->emitter() !== [];
+    }
+
     public function plate(string $id): ?Pictured
     {
         return $this->scene()->plate($id);

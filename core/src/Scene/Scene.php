@@ -154,6 +154,12 @@ final readonly class Scene
         return new self($this->title, $this->width, $this->height, $this->white, $strips, $this->accepted, $this->sources, $this->stage, $this->ambient, $this->unknown);
     }
 
+    /** @return list<string> plain names of the pictures that it is made of */
+    public function pictures(): array
+    {
+        return array_values(array_unique(array_merge(...array_map(static fn (Strip $strip): array => $strip->pictures(), $this->everyStrip()))));
+    }
+
     /** A plate by its id. */
     public function plate(string $id): ?Pictured
     {

@@ -11,6 +11,7 @@ use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Kind\Kinds;
+use Aumbrel\Core\Kind\Shines;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
@@ -72,6 +73,9 @@ final readonly class Strip
         foreach ($masks as $at => $mask) {
             if ($mask->on === Ground::Plate && $kind::family() !== Family::Plate) {
                 throw SceneError::expected("{$field}.masks[{$at}].on", 'scene, as this strip is no plate', 'plate');
+            }
+            if ($mask->on === Ground::Emitter && ! is_subclass_of($kind, Shines::class)) {
+                throw SceneError::expected("{$field}.masks[{$at}].on", 'scene, as this strip does not shine by itself', 'emitter');
             }
         }
 
@@ -142,13 +146,31 @@ final readonly class Strip
     /** @return list<MaskEntry> its falloff: the masks in the scene that do anything */
     public function activeMasks(): array
     {
-        return array_values(array_filter($this->masks, static fn (MaskEntry $mask): bool => $mask->on === Ground::Scene && $mask->isActive()));
+        return $this->masksOn(Ground::Scene);
     }
 
     /** @return list<MaskEntry> its cut-out: the masks on its plate that do anything */
     public function cutOut(): array
     {
-        return array_values(array_filter($this->masks, static fn (MaskEntry $mask): bool => $mask->on === Ground::Plate && $mask->isActive()));
+        return $this->masksOn(Ground::Plate);
+    }
+
+    /** @return list<MaskEntry> what shines: the masks on its emitter that do anything */
+    public function emitter(): array
+    {
+        return $this->masksOn(Ground::Emitter);
+    }
+
+    /** @return list<MaskEntry> those that do anything */
+    private function masksOn(Ground $ground): array
+    {
+        return array_values(array_filter($this->masks, static fn (MaskEntry $mask): bool => $mask->on === $ground && $mask->isActive()));
+    }
+
+    /** @return list<string> plain names of the pictures that it shows, or that its masks are made of */
+    public function pictures(): array
+    {
+        return array_merge($this->values->pictures(), ...array_map(static fn (MaskEntry $mask): array => $mask->values->pictures(), $this->masks));
     }
 
     /** @return array<string, mixed> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Stroke;
 
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Mirror;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Input\Fields;
@@ -149,6 +150,12 @@ final readonly class Stroke implements JsonSerializable
         }, $this->points);
 
         return new self($this->size, $this->hardness, $this->opacity, $this->flow, $this->spacing, $this->reveals, $this->pressure, $points, $this->name, $this->tip, $this->stretch, $this->dapples, $this->seed);
+    }
+
+    /** The rectangle outside which it leaves nothing; null when nothing is known of it but its name. */
+    public function bounds(): ?Bounds
+    {
+        return Bounds::round(array_map(static fn (array $point): array => [$point[0], $point[1]], $this->points))?->grown($this->size / 2 * $this->stretch + 1);
     }
 
     private function apart(): float

@@ -47,6 +47,12 @@ final readonly class Parameter
         return new self($this->name, $this->label, $this->section, $this->type, $this->default, $this->optional, $this->whenEmpty, [...$this->shownWhen, $other => $choices]);
     }
 
+    /** That it has a meaning only while a switch is on. */
+    public function shownWhenOn(string $switch): self
+    {
+        return $this->shownWhen($switch, ['true']);
+    }
+
     /** Whether it says where something is, or how it lies there: then it is no part of a look. */
     public function isPlace(): bool
     {

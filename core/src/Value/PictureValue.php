@@ -14,6 +14,12 @@ final readonly class PictureValue extends ValueType
         return new Parameter($name, $label, $section, new self);
     }
 
+    /** @param  string  $whenEmpty  what the bench says while there is no picture */
+    public static function optional(string $name, string $label, string $section, string $whenEmpty): Parameter
+    {
+        return Parameter::optional($name, $label, $section, new self, $whenEmpty);
+    }
+
     public static function key(): string
     {
         return 'picture';

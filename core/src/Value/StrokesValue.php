@@ -33,6 +33,12 @@ final readonly class StrokesValue extends ValueType
         return $value instanceof Strokes ? $value->toArray() : null;
     }
 
+    /** Strokes are known by their names, so that hundreds of them are not written out for every window of every draft. */
+    public function keyOf(mixed $value): string
+    {
+        return $value instanceof Strokes ? implode(' ', array_map(static fn (Stroke $stroke): string => $stroke->key(), $value->all)) : '';
+    }
+
     public function mirrored(mixed $value, Mirror $mirror): mixed
     {
         return $value instanceof Strokes ? $value->mirrored($mirror) : $value;

@@ -34,6 +34,12 @@ abstract readonly class ValueType
         return $value;
     }
 
+    /** Names a value among those of its type. */
+    public function keyOf(mixed $value): string
+    {
+        return serialize($this->write($value));
+    }
+
     /** Whether it says where something is, on what, or from where: then it is no part of a look. */
     public function isPlace(): bool
     {

@@ -107,6 +107,26 @@ final readonly class Values
         return [...$written, ...$this->unknown];
     }
 
+    /** @return list<string> plain names of the pictures among them */
+    public function pictures(): array
+    {
+        $names = [];
+        foreach ($this->parameters as $parameter) {
+            $name = $parameter->type instanceof PictureValue ? $this->values[$parameter->name] : null;
+            $names = is_string($name) ? [...$names, $name] : $names;
+        }
+
+        return $names;
+    }
+
+    /** Names the values that parameters know. */
+    public function key(): string
+    {
+        $keys = array_map(fn (Parameter $parameter): string => $this->values[$parameter->name] === null ? '-' : $parameter->type->keyOf($this->values[$parameter->name]), $this->parameters);
+
+        return hash('xxh128', implode("\n", $keys));
+    }
+
     /** @return array<string, mixed> as it stands in JSON, about a line in the scene */
     public function mirrored(Mirror $mirror): array
     {

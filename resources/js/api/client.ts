@@ -172,6 +172,8 @@ export const api = {
     scene: (id: string) => json<Scene>('GET', `scenes/${id}`),
     deleteScene: (id: string) => ask('DELETE', `scenes/${id}`),
     restoreScene: (id: string) => json<SceneCard>('POST', `scenes/${id}/restore`),
+    /** a picture that becomes no plate, by the file that was taken in */
+    bring: (id: string, intake: string) => json<{ name: string }>('POST', `scenes/${id}/pictures`, { intake }),
     pieces: (id: string, strip: string) => json<{ vanished: number }>('GET', `scenes/${id}/plates/${strip}/pieces`),
     sphere: async (azimuth: number, elevation: number, size: number) =>
         new ImageData(new Uint8ClampedArray(await (await ask('GET', `sphere?azimuth=${azimuth}&elevation=${elevation}&size=${size}`)).arrayBuffer()), size, size),

@@ -12,6 +12,12 @@ export type Stop = { offset: number; value: number; midpoint: number };
 /** A stop of a ramp from tones to colours. */
 export type ToneStop = { offset: number; colour: string; midpoint: number };
 
+/** A stop of a ramp of colours that come and go. */
+export type ColourStop = ToneStop & { opacity: number };
+
+/** One layer of a glow: px, stops, percent; its own colour, ramp or mode where it has one. */
+export type Shell = { part: 'core' | 'body' | 'fog' | 'halo'; radius: number; level: number; pale: number; colour?: Colour; ramp?: ColourStop[]; mode?: string };
+
 /** A point of an outline; its handles are given from it. */
 export type Node = { at: Point; in?: Point; out?: Point };
 
@@ -38,13 +44,14 @@ export type FoundBearing = { by: 'outline' | 'shadow line' | 'sphere'; azimuth?:
 /** A straight edge that cuts a light off: what lies to the left, going along it, stays. */
 export type Cut = { from: Point; to: Point; softness: number };
 
-export type Value = number | string | boolean | null | Point | Colour | Stop[] | ToneStop[] | Point[] | Node[] | Stroke[] | Cut[] | FoundBearing | Floor | Wall[];
+export type Value = number | string | boolean | null | Point | Colour | Stop[] | ToneStop[] | ColourStop[] | Shell[] | Point[] | Node[] | Stroke[] | Cut[] | FoundBearing | Floor | Wall[];
 
 export type Values = Record<string, Value>;
 
 export type Family = 'plate' | 'light' | 'flat' | 'grade' | 'group';
 
-export type Ground = 'scene' | 'plate';
+/** What a mask is for: a strip's falloff, a plate's cut-out, or what of a light shines. */
+export type Ground = 'scene' | 'plate' | 'emitter';
 
 export type Mask = { id: string; kind: string; on: Ground; problem: string | null; join: string; inverted: boolean; off: boolean; values: Values };
 
@@ -66,6 +73,8 @@ export type Strip = {
     masks: Mask[];
     strips?: Strip[];
     revision: number;
+    /** of lights that shine by themselves: whether it is what is drawn that shines */
+    shines?: boolean;
     outlines: Outlines;
     /** the values that its source gives it */
     inForce: Values;
@@ -216,7 +225,7 @@ export type Parameter = {
     whenEmpty: string;
 };
 
-export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; /** placed by one line, from where it stands to where it aims */ drawn: boolean; /** what its brush leaves, when it is painted */ tip: string | null; /** two make a pair that shares one line */ splits: boolean; /** kinds of source */ hangsOn: string[]; parameters: Parameter[] };
+export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; /** placed by one line, from where it stands to where it aims */ drawn: boolean; /** what its brush leaves, when it is painted */ tip: string | null; /** two make a pair that shares one line */ splits: boolean; /** what of what is drawn shines: what is enclosed, or the lines themselves */ shines: 'areas' | 'lines' | null; /** kinds of source */ hangsOn: string[]; parameters: Parameter[] };
 
 export type SourceKind = { key: string; label: string; hint: string; parameters: Parameter[] };
 

@@ -20,10 +20,10 @@ import { BaseActions, EdgeActions } from './PlateBench';
 import { SourceBench } from './SourceBench';
 import { StageBench } from './StageBench';
 
-const TITLES: Record<string, string> = { plate: 'Plate', light: 'Light', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction' };
+const TITLES: Record<string, string> = { plate: 'Plate', light: 'Light', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones' };
 
 /** Sections that are folded until they are wanted. */
-const FOLDED = ['base', 'edge', 'plate', 'cut'];
+const FOLDED = ['base', 'edge', 'plate', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone'];
 
 /** A plate's sections in the order of the work; those of other kinds come as the core names them. */
 const ORDER = ['direction', 'placing', 'base', 'edge', 'plate'];
@@ -107,6 +107,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                 </Section>
             ))}
             {isPlate && <MaskBench scene={scene} strip={strip} on="plate" gestures={gestures} />}
+            {strip.shines && <MaskBench scene={scene} strip={strip} on="emitter" gestures={gestures} />}
             {strip.complements ? <OtherSide scene={scene} strip={strip} gestures={gestures} /> : <MaskBench scene={scene} strip={strip} on="scene" gestures={gestures} />}
             <Mix scene={scene} strip={strip} gestures={gestures} />
             {strip.family !== 'group' && <Likeness scene={scene} strip={strip} gestures={gestures} />}

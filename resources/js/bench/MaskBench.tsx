@@ -1,7 +1,7 @@
 import { Contrast, Eye, EyeOff, Trash2 } from 'lucide-react';
 import type { Ground, Mask, MaskChange, Scene, Strip, Value } from '../api/types';
 import { maskHint } from '../controls/icons';
-import { joins, maskKinds } from '../generated/catalogue';
+import { joins, maskKinds, stripKinds } from '../generated/catalogue';
 import type { Gestures } from '../work/gestures';
 import { isShown } from '../work/strips';
 import { useWork, work, type Tool } from '../work/store';
@@ -15,16 +15,22 @@ import { ValueControl } from '../controls/ValueControl';
 const DRAWN = ['outline', 'strokes', 'painted cut', 'colour area'];
 
 const DRAWN_BY: { tool: Tool; label: string; hint: string; grounds: Ground[] }[] = [
-    { tool: 'outline', label: 'Outline', hint: 'Click for corners, drag for curves (O)', grounds: ['scene', 'plate'] },
-    { tool: 'paint', label: 'Paint', hint: 'Paint strokes on the view (P)', grounds: ['scene', 'plate'] },
-    { tool: 'pick', label: 'Colour area', hint: 'Click an area of the same colour (I)', grounds: ['plate'] },
+    { tool: 'outline', label: 'Outline', hint: 'Click for corners, drag for curves (O)', grounds: ['scene', 'plate', 'emitter'] },
+    { tool: 'paint', label: 'Paint', hint: 'Paint strokes on the view (P)', grounds: ['scene', 'plate', 'emitter'] },
+    { tool: 'pick', label: 'Colour area', hint: 'Click an area of the same colour (I)', grounds: ['plate', 'emitter'] },
 ];
 
-/** The masks of a strip on one ground, one of them open with its values: those on its plate cut it out, those in the scene are its falloff. */
+const TITLES: Record<Ground, string> = { scene: 'Falloff', plate: 'Cut-out', emitter: 'What shines' };
+
+const NONE: Record<Ground, string> = { scene: 'everywhere', plate: 'the whole picture', emitter: 'nothing yet' };
+
+/** The masks of a strip on one ground, one of them open with its values: those on its plate cut it out, those in the scene are its falloff, those on its emitter shine. */
 export function MaskBench({ scene, strip, on, gestures }: { scene: Scene; strip: Strip; on: Ground; gestures: Gestures }) {
     const masks = strip.masks.filter((mask) => mask.on === on);
     const kinds = maskKinds.filter((kind) => kind.grounds.includes(on) && !DRAWN.includes(kind.key));
     const chosen = useWork((state) => state.mask);
+    // where lines shine, lines are what is drawn
+    const lines = on === 'emitter' && stripKinds.find((kind) => kind.key === strip.kind)?.shines === 'lines';
     function add(kind: string) {
         const camera = useWork.getState().camera;
         const centre = camera?.centre ?? [scene.width / 2, scene.height / 2];
@@ -33,21 +39,22 @@ export function MaskBench({ scene, strip, on, gestures }: { scene: Scene; strip:
     function begin(tool: Tool) {
         work.choose(strip.id);
         work.takeTool(tool);
+        work.workOn(on);
         work.brush({ followsEdges: on === 'plate' });
     }
     return (
-        <Section title={on === 'plate' ? 'Cut-out' : 'Falloff'} note={masks.length === 0 ? (on === 'plate' ? 'the whole picture' : 'everywhere') : undefined}>
+        <Section title={TITLES[on]} note={masks.length === 0 ? NONE[on] : undefined}>
             {masks.map((mask, at) => (
                 <MaskItem key={mask.id} scene={scene} strip={strip} mask={mask} isFirst={at === 0} isOpen={mask.id === chosen} gestures={gestures} />
             ))}
             <div className="flex flex-wrap items-center gap-1.5 pt-0.5">
-                {on === 'scene' && <span className="w-[100px] text-quiet">Add a mask</span>}
+                {on !== 'plate' && <span className="w-[100px] text-quiet">{on === 'scene' ? 'Add a mask' : 'Draw it with'}</span>}
                 {kinds.map((kind) => (
                     <button key={kind.key} className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={() => add(kind.key)}>
                         {kind.label}
                     </button>
                 ))}
-                {DRAWN_BY.filter(({ grounds }) => grounds.includes(on)).map(({ tool, label, hint }) => (
+                {DRAWN_BY.filter(({ tool, grounds }) => grounds.includes(on) && (!lines || tool === 'outline')).map(({ tool, label, hint }) => (
                     <button key={tool} title={hint} className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={() => begin(tool)}>
                         {label}
                     </button>

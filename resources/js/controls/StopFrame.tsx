@@ -8,7 +8,7 @@ import { NumberField } from './NumberField';
 /** As many stops as the core takes. */
 export const MOST_STOPS = 32;
 
-const RANGES = { offset: [0, 100], midpoint: [1, 99], value: [0, 100] } as const;
+const RANGES = { offset: [0, 100], midpoint: [1, 99], value: [0, 100], opacity: [0, 100] } as const;
 
 /** A share of one stop, shown in percent. */
 export function shareOf<T extends { offset: number }>(stops: T[], at: number, name: keyof typeof RANGES & keyof T, hand: Hand<T[]>): Hand<number | null> {

@@ -1,6 +1,7 @@
 import { createElement, type FunctionComponent } from 'react';
 import { BearingField } from './BearingField';
 import { ChoiceControl } from './ChoiceField';
+import { ColourRampControl } from './ColourRampField';
 import { CornersField } from './CornersField';
 import { CutsField } from './CutsField';
 import { FeetField } from './FeetField';
@@ -12,6 +13,7 @@ import { NumberControl } from './NumberField';
 import { PictureField } from './PictureField';
 import { PlateChoice } from './PlateChoice';
 import { PointField } from './PointField';
+import { ShellsField } from './ShellsField';
 import { StanceField } from './StanceField';
 import { StopsControl } from './StopsField';
 import { SurfaceField } from './SurfaceField';
@@ -28,6 +30,8 @@ const ofTypes: Record<string, FunctionComponent<ValueProps>> = {
     'flat colour': FlatColourField,
     'mask stops': StopsControl,
     'tone ramp': ToneRampField,
+    'colour ramp': ColourRampControl,
+    shells: ShellsField,
     picture: PictureField,
     plate: PlateChoice,
     corners: CornersField,

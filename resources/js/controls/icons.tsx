@@ -1,10 +1,10 @@
-import { Brush, CircleDot, Cone, Droplet, Eclipse, Flashlight, Folder, Image, Moon, Waves, type LucideIcon } from 'lucide-react';
+import { Brush, CircleDot, Cone, Droplet, Eclipse, Film, Flashlight, Folder, Grid2x2, Image, LampCeiling, Lightbulb, Moon, PersonStanding, Spline, Sun, Waves, type LucideIcon } from 'lucide-react';
 import type { Family } from '../api/types';
 
 const ofFamilies: Record<string, LucideIcon> = { plate: Image, light: Cone, flat: Droplet, grade: Moon, group: Folder };
 
 /** Kinds that have a shape of their own within their family. */
-const ofKinds: Record<string, LucideIcon> = { 'spot-onto': CircleDot, rim: Eclipse, wash: Waves, paint: Brush, torch: Flashlight };
+const ofKinds: Record<string, LucideIcon> = { 'spot-onto': CircleDot, rim: Eclipse, wash: Waves, paint: Brush, torch: Flashlight, glow: Lightbulb, halo: PersonStanding, line: Spline, sun: Sun, beam: LampCeiling, pattern: Grid2x2, leak: Film };
 
 /** The kind of a strip is told by shape as well as by colour. */
 export function KindIcon({ kind, family, size = 13 }: { kind: string; family: Family | string; size?: number }) {

@@ -12,6 +12,7 @@ export const stripKinds: StripKind[] = [
         "drawn": false,
         "tip": null,
         "splits": false,
+        "shines": null,
         "hangsOn": [],
         "parameters": [
             {
@@ -380,6 +381,7 @@ export const stripKinds: StripKind[] = [
         "drawn": true,
         "tip": null,
         "splits": false,
+        "shines": null,
         "hangsOn": [
             "lamp"
         ],
@@ -566,6 +568,7 @@ export const stripKinds: StripKind[] = [
         "drawn": true,
         "tip": null,
         "splits": false,
+        "shines": null,
         "hangsOn": [
             "lamp"
         ],
@@ -740,6 +743,7 @@ export const stripKinds: StripKind[] = [
         "drawn": false,
         "tip": null,
         "splits": false,
+        "shines": null,
         "hangsOn": [
             "lamp",
             "sun"
@@ -849,6 +853,7 @@ export const stripKinds: StripKind[] = [
         "drawn": false,
         "tip": null,
         "splits": true,
+        "shines": null,
         "hangsOn": [],
         "parameters": [
             {
@@ -908,6 +913,1914 @@ export const stripKinds: StripKind[] = [
         ]
     },
     {
+        "key": "glow",
+        "label": "Glow",
+        "hint": "Something that shines: core, body, fog and halos",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "drawn": false,
+        "tip": null,
+        "splits": false,
+        "shines": "areas",
+        "hangsOn": [
+            "lamp",
+            "sun"
+        ],
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "kelvin": 2300
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "from",
+                "label": "Shines",
+                "type": "choice",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "a round lamp",
+                    "what is drawn",
+                    "a plate's outline",
+                    "a plate's bright tones"
+                ],
+                "default": "a round lamp",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "centre",
+                "label": "Centre",
+                "type": "point",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    0,
+                    0
+                ],
+                "optional": false,
+                "shownWhen": {
+                    "from": [
+                        "a round lamp"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "size",
+                "label": "Size",
+                "type": "number",
+                "section": "light",
+                "unit": "px",
+                "least": 0.5,
+                "most": 8000,
+                "step": 0.5,
+                "choices": [],
+                "default": 40,
+                "optional": false,
+                "shownWhen": {
+                    "from": [
+                        "a round lamp"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "of",
+                "label": "Of",
+                "type": "plate",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "from": [
+                        "what is drawn",
+                        "a plate's outline",
+                        "a plate's bright tones"
+                    ]
+                },
+                "whenEmpty": "no plate"
+            },
+            {
+                "name": "threshold",
+                "label": "Brighter than",
+                "type": "number",
+                "section": "light",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 80,
+                "optional": false,
+                "shownWhen": {
+                    "from": [
+                        "a plate's bright tones"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "knee",
+                "label": "Soft by",
+                "type": "number",
+                "section": "light",
+                "unit": "%",
+                "least": 0,
+                "most": 50,
+                "step": 1,
+                "choices": [],
+                "default": 10,
+                "optional": false,
+                "shownWhen": {
+                    "from": [
+                        "a plate's bright tones"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "reach",
+                "label": "Reach",
+                "type": "number",
+                "section": "light",
+                "unit": "%",
+                "least": 5,
+                "most": 1000,
+                "step": 1,
+                "choices": [],
+                "default": 100,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "shells",
+                "label": "Shells",
+                "type": "shells",
+                "section": "shells",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    {
+                        "part": "core",
+                        "radius": 5,
+                        "level": 1,
+                        "pale": 90
+                    },
+                    {
+                        "part": "body",
+                        "radius": 3,
+                        "level": 0.4,
+                        "pale": 35
+                    },
+                    {
+                        "part": "fog",
+                        "radius": 13,
+                        "level": 0.2,
+                        "pale": 10
+                    },
+                    {
+                        "part": "halo",
+                        "radius": 35,
+                        "level": 0.2,
+                        "pale": 0
+                    },
+                    {
+                        "part": "halo",
+                        "radius": 95,
+                        "level": 1,
+                        "pale": 0
+                    },
+                    {
+                        "part": "halo",
+                        "radius": 240,
+                        "level": 1.6,
+                        "pale": 0
+                    }
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "keptInside",
+                "label": "Kept inside its shape",
+                "type": "switch",
+                "section": "surroundings",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "spill",
+                "label": "Spill",
+                "type": "switch",
+                "section": "surroundings",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "spillLevel",
+                "label": "Spill level",
+                "type": "number",
+                "section": "surroundings",
+                "unit": "stops",
+                "least": -6,
+                "most": 6,
+                "step": 0.1,
+                "choices": [],
+                "default": 0.5,
+                "optional": false,
+                "shownWhen": {
+                    "spill": [
+                        "true"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "spillRadius",
+                "label": "Spill radius",
+                "type": "number",
+                "section": "surroundings",
+                "unit": "px",
+                "least": 0.5,
+                "most": 4000,
+                "step": 1,
+                "choices": [],
+                "default": 100,
+                "optional": false,
+                "shownWhen": {
+                    "spill": [
+                        "true"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "between",
+                "label": "Let tones through",
+                "type": "switch",
+                "section": "surroundings",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "darks",
+                "label": "Darker than",
+                "type": "number",
+                "section": "surroundings",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 12,
+                "optional": false,
+                "shownWhen": {
+                    "between": [
+                        "true"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "brights",
+                "label": "Brighter than",
+                "type": "number",
+                "section": "surroundings",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 92,
+                "optional": false,
+                "shownWhen": {
+                    "between": [
+                        "true"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "takesPlace",
+                "label": "At its source's place",
+                "type": "switch",
+                "section": "source",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "takesColour",
+                "label": "In its source's colour",
+                "type": "switch",
+                "section": "source",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "halo",
+        "label": "Halo",
+        "hint": "Colours round a whole plate, behind it and faintly over it",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "drawn": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "of",
+                "label": "Of",
+                "type": "plate",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "no plate"
+            },
+            {
+                "name": "ramp",
+                "label": "Colours",
+                "type": "colour ramp",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    {
+                        "offset": 0,
+                        "colour": "#fff1d6",
+                        "opacity": 1,
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 0.45,
+                        "colour": "#ffb35c",
+                        "opacity": 0.9,
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 0.75,
+                        "colour": "#f2683c",
+                        "opacity": 0.75,
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 1,
+                        "colour": "#7a2b6b",
+                        "opacity": 0,
+                        "midpoint": 0.5
+                    }
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "spread",
+                "label": "Spread",
+                "type": "number",
+                "section": "light",
+                "unit": "px",
+                "least": 0.5,
+                "most": 4000,
+                "step": 1,
+                "choices": [],
+                "default": 60,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "front",
+                "label": "Over its front",
+                "type": "number",
+                "section": "light",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 18,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "frontMode",
+                "label": "Front mode",
+                "type": "choice",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "normal",
+                    "multiply",
+                    "screen",
+                    "overlay",
+                    "darken",
+                    "lighten",
+                    "color dodge",
+                    "color burn",
+                    "hard light",
+                    "soft light",
+                    "difference",
+                    "exclusion",
+                    "hue",
+                    "saturation",
+                    "color",
+                    "luminosity",
+                    "add",
+                    "kindle",
+                    "illuminate",
+                    "airlight"
+                ],
+                "default": "color",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "shift",
+                "label": "Shift",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 0,
+                "most": 20000,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "shiftTo",
+                "label": "Shift to",
+                "type": "number",
+                "section": "reach",
+                "unit": "°",
+                "least": -180,
+                "most": 180,
+                "step": 1,
+                "choices": [],
+                "default": 90,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "pull",
+                "label": "Pull",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 0,
+                "most": 4000,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "pullTo",
+                "label": "Pull to",
+                "type": "number",
+                "section": "reach",
+                "unit": "°",
+                "least": -180,
+                "most": 180,
+                "step": 1,
+                "choices": [],
+                "default": 90,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "line",
+        "label": "Line of light",
+        "hint": "A line that shines: a filament, a tube, a ring",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "drawn": false,
+        "tip": null,
+        "splits": false,
+        "shines": "lines",
+        "hangsOn": [
+            "lamp",
+            "sun"
+        ],
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "swatch": "#ff8a5c"
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "width",
+                "label": "Width",
+                "type": "number",
+                "section": "light",
+                "unit": "px",
+                "least": 0.25,
+                "most": 400,
+                "step": 0.25,
+                "choices": [],
+                "default": 4,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "blur",
+                "label": "Twin blurred by",
+                "type": "number",
+                "section": "light",
+                "unit": "px",
+                "least": 0.5,
+                "most": 2000,
+                "step": 0.5,
+                "choices": [],
+                "default": 14,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "twin",
+                "label": "Twin level",
+                "type": "number",
+                "section": "light",
+                "unit": "stops",
+                "least": -6,
+                "most": 6,
+                "step": 0.1,
+                "choices": [],
+                "default": 1.6,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "fade",
+                "label": "Along it",
+                "type": "mask stops",
+                "section": "along",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    {
+                        "offset": 0,
+                        "value": 1,
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 1,
+                        "value": 1,
+                        "midpoint": 0.5
+                    }
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "along",
+                "label": "Follows",
+                "type": "choice",
+                "section": "along",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "what is drawn",
+                    "a plate's outline"
+                ],
+                "default": "what is drawn",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "closed",
+                "label": "Closed",
+                "type": "switch",
+                "section": "along",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {
+                    "along": [
+                        "what is drawn"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "of",
+                "label": "Of",
+                "type": "plate",
+                "section": "along",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "along": [
+                        "a plate's outline"
+                    ]
+                },
+                "whenEmpty": "no plate"
+            },
+            {
+                "name": "pale",
+                "label": "Pale heart",
+                "type": "number",
+                "section": "along",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 85,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "takesColour",
+                "label": "In its source's colour",
+                "type": "switch",
+                "section": "source",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "sun",
+        "label": "Sun",
+        "hint": "A sun in the picture: white, orange, red, and spilling over",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "drawn": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [
+            "sun"
+        ],
+        "parameters": [
+            {
+                "name": "stops",
+                "label": "Colours",
+                "type": "colour ramp",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    {
+                        "offset": 0,
+                        "colour": "#ffffff",
+                        "opacity": 1,
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 0.42,
+                        "colour": "#fff3d0",
+                        "opacity": 1,
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 0.72,
+                        "colour": "#ffb347",
+                        "opacity": 0.95,
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 1,
+                        "colour": "#ff5a2e",
+                        "opacity": 0.75,
+                        "midpoint": 0.5
+                    }
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "centre",
+                "label": "Centre",
+                "type": "point",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    0,
+                    0
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "radius",
+                "label": "Radius",
+                "type": "number",
+                "section": "light",
+                "unit": "px",
+                "least": 0.5,
+                "most": 8000,
+                "step": 0.5,
+                "choices": [],
+                "default": 70,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "behind",
+                "label": "Behind",
+                "type": "plate",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "nothing"
+            },
+            {
+                "name": "softness",
+                "label": "Softness",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 0,
+                "most": 4000,
+                "step": 1,
+                "choices": [],
+                "default": 20,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "bloom",
+                "label": "Bloom",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 1,
+                "most": 4000,
+                "step": 1,
+                "choices": [],
+                "default": 140,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "bloomLevel",
+                "label": "Bloom level",
+                "type": "number",
+                "section": "reach",
+                "unit": "stops",
+                "least": -6,
+                "most": 6,
+                "step": 0.1,
+                "choices": [],
+                "default": -0.4,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "beam",
+        "label": "Beam",
+        "hint": "A shaft of light in the air, with smoke and dust in it",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "drawn": true,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [
+            "lamp"
+        ],
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "kelvin": 3400
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "end",
+                "label": "Fades over the last",
+                "type": "number",
+                "section": "light",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 60,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "inSmoke",
+                "label": "Smoke",
+                "type": "number",
+                "section": "light",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 55,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "dust",
+                "label": "Dust",
+                "type": "number",
+                "section": "light",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 40,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "origin",
+                "label": "Origin",
+                "type": "point",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "target",
+                "label": "Target",
+                "type": "point",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "beam",
+                "label": "Beam angle",
+                "type": "number",
+                "section": "reach",
+                "unit": "°",
+                "least": 0.5,
+                "most": 170,
+                "step": 0.5,
+                "choices": [],
+                "default": 16,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "field",
+                "label": "Field angle",
+                "type": "number",
+                "section": "reach",
+                "unit": "°",
+                "least": 0.55,
+                "most": 340,
+                "step": 0.5,
+                "choices": [],
+                "times": {
+                    "of": "beam",
+                    "least": 1.05,
+                    "most": 3
+                },
+                "default": 26,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "reach",
+                "label": "Reach",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 1,
+                "most": 100000,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "to the target"
+            },
+            {
+                "name": "softness",
+                "label": "Softness",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 0,
+                "most": 2000,
+                "step": 1,
+                "choices": [],
+                "default": 4,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "elevation",
+                "label": "Elevation",
+                "type": "number",
+                "section": "reach",
+                "unit": "°",
+                "least": -90,
+                "most": 90,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "smokeSize",
+                "label": "Size",
+                "type": "number",
+                "section": "smoke",
+                "unit": "px",
+                "least": 4,
+                "most": 8000,
+                "step": 1,
+                "choices": [],
+                "default": 160,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "density",
+                "label": "Density",
+                "type": "number",
+                "section": "smoke",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 55,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "drift",
+                "label": "Drift",
+                "type": "number",
+                "section": "smoke",
+                "unit": "°",
+                "least": -180,
+                "most": 180,
+                "step": 1,
+                "choices": [],
+                "default": 15,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "stretch",
+                "label": "Stretch",
+                "type": "number",
+                "section": "smoke",
+                "unit": "×",
+                "least": 0.2,
+                "most": 10,
+                "step": 0.1,
+                "choices": [],
+                "default": 2,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "specks",
+                "label": "Specks a megapixel",
+                "type": "number",
+                "section": "dust",
+                "unit": "",
+                "least": 1,
+                "most": 20000,
+                "step": 10,
+                "choices": [],
+                "default": 900,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "speckSize",
+                "label": "Largest",
+                "type": "number",
+                "section": "dust",
+                "unit": "px",
+                "least": 0.4,
+                "most": 200,
+                "step": 0.1,
+                "choices": [],
+                "default": 6,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "outOfFocus",
+                "label": "Out of focus",
+                "type": "number",
+                "section": "dust",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 45,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "seed",
+                "label": "Seed",
+                "type": "number",
+                "section": "dust",
+                "unit": "",
+                "least": 0,
+                "most": 99999,
+                "step": 1,
+                "choices": [],
+                "default": 1,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "pattern",
+        "label": "Pattern",
+        "hint": "Light through a window, blinds, leaves or a slide",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "drawn": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [
+            "lamp",
+            "sun"
+        ],
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "kelvin": 3600
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "through",
+                "label": "Through",
+                "type": "choice",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "a window",
+                    "blinds",
+                    "leaves",
+                    "a picture"
+                ],
+                "default": "a window",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "picture",
+                "label": "Slide",
+                "type": "picture",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "through": [
+                        "a picture"
+                    ]
+                },
+                "whenEmpty": "no picture"
+            },
+            {
+                "name": "across",
+                "label": "Panes across",
+                "type": "number",
+                "section": "light",
+                "unit": "",
+                "least": 1,
+                "most": 40,
+                "step": 1,
+                "choices": [],
+                "default": 2,
+                "optional": false,
+                "shownWhen": {
+                    "through": [
+                        "a window"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "down",
+                "label": "Panes down",
+                "type": "number",
+                "section": "light",
+                "unit": "",
+                "least": 1,
+                "most": 40,
+                "step": 1,
+                "choices": [],
+                "default": 3,
+                "optional": false,
+                "shownWhen": {
+                    "through": [
+                        "a window"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "bars",
+                "label": "Bars",
+                "type": "number",
+                "section": "light",
+                "unit": "%",
+                "least": 0,
+                "most": 90,
+                "step": 1,
+                "choices": [],
+                "default": 12,
+                "optional": false,
+                "shownWhen": {
+                    "through": [
+                        "a window"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "slats",
+                "label": "Slats",
+                "type": "number",
+                "section": "light",
+                "unit": "",
+                "least": 1,
+                "most": 120,
+                "step": 1,
+                "choices": [],
+                "default": 9,
+                "optional": false,
+                "shownWhen": {
+                    "through": [
+                        "blinds"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "tilt",
+                "label": "Tilt",
+                "type": "number",
+                "section": "light",
+                "unit": "°",
+                "least": 0,
+                "most": 90,
+                "step": 1,
+                "choices": [],
+                "default": 40,
+                "optional": false,
+                "shownWhen": {
+                    "through": [
+                        "blinds"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "crown",
+                "label": "Leaves across",
+                "type": "number",
+                "section": "light",
+                "unit": "",
+                "least": 2,
+                "most": 60,
+                "step": 1,
+                "choices": [],
+                "default": 11,
+                "optional": false,
+                "shownWhen": {
+                    "through": [
+                        "leaves"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "density",
+                "label": "Density",
+                "type": "number",
+                "section": "light",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 62,
+                "optional": false,
+                "shownWhen": {
+                    "through": [
+                        "leaves"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "seed",
+                "label": "Seed",
+                "type": "number",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 99999,
+                "step": 1,
+                "choices": [],
+                "default": 1,
+                "optional": false,
+                "shownWhen": {
+                    "through": [
+                        "leaves"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "gain",
+                "label": "Gain",
+                "type": "number",
+                "section": "light",
+                "unit": "stops",
+                "least": -4,
+                "most": 4,
+                "step": 0.1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {
+                    "through": [
+                        "a picture"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "surface",
+                "label": "On",
+                "type": "surface",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "wallsOnly": false,
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "four corners"
+            },
+            {
+                "name": "corners",
+                "label": "Corners",
+                "type": "corners",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "none"
+            },
+            {
+                "name": "middle",
+                "label": "Middle",
+                "type": "point",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    0,
+                    0
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "width",
+                "label": "Width",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 1,
+                "most": 20000,
+                "step": 1,
+                "choices": [],
+                "default": 300,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "height",
+                "label": "Height",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 1,
+                "most": 20000,
+                "step": 1,
+                "choices": [],
+                "default": 400,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "turn",
+                "label": "Turn",
+                "type": "number",
+                "section": "reach",
+                "unit": "°",
+                "least": -360,
+                "most": 360,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "lean",
+                "label": "Lean",
+                "type": "number",
+                "section": "reach",
+                "unit": "°",
+                "least": -75,
+                "most": 75,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "tight",
+                "label": "Tight blur",
+                "type": "number",
+                "section": "softness",
+                "unit": "px",
+                "least": 0,
+                "most": 2000,
+                "step": 0.5,
+                "choices": [],
+                "default": 6,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "wide",
+                "label": "Wide blur",
+                "type": "number",
+                "section": "softness",
+                "unit": "px",
+                "least": 0,
+                "most": 4000,
+                "step": 0.5,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "5 times the tight one"
+            },
+            {
+                "name": "share",
+                "label": "Share of the wide",
+                "type": "number",
+                "section": "softness",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 0.1,
+                "choices": [],
+                "default": 16.7,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "leak",
+        "label": "Leak",
+        "hint": "Stray light, smoke, bokeh or a picture, used as light",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "drawn": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [
+            "lamp",
+            "sun"
+        ],
+        "parameters": [
+            {
+                "name": "colours",
+                "label": "Colours",
+                "type": "choice",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "by brightness",
+                    "one colour",
+                    "its own"
+                ],
+                "default": "by brightness",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "swatch": "#ff9a4d"
+                },
+                "optional": false,
+                "shownWhen": {
+                    "colours": [
+                        "one colour"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "ramp",
+                "label": "Ramp",
+                "type": "colour ramp",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    {
+                        "offset": 0,
+                        "colour": "#ffe9bd",
+                        "opacity": 1,
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 0.4,
+                        "colour": "#ff9d42",
+                        "opacity": 1,
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 0.75,
+                        "colour": "#e8402b",
+                        "opacity": 1,
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 1,
+                        "colour": "#7a1020",
+                        "opacity": 0.9,
+                        "midpoint": 0.5
+                    }
+                ],
+                "optional": false,
+                "shownWhen": {
+                    "colours": [
+                        "by brightness"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "texture",
+                "label": "Texture",
+                "type": "choice",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "leak",
+                    "smoke",
+                    "clouds",
+                    "dust",
+                    "bokeh",
+                    "a picture"
+                ],
+                "default": "leak",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "picture",
+                "label": "Picture",
+                "type": "picture",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "texture": [
+                        "a picture"
+                    ]
+                },
+                "whenEmpty": "no picture"
+            },
+            {
+                "name": "seed",
+                "label": "Seed",
+                "type": "number",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 99999,
+                "step": 1,
+                "choices": [],
+                "default": 1,
+                "optional": false,
+                "shownWhen": {
+                    "texture": [
+                        "leak",
+                        "smoke",
+                        "clouds",
+                        "dust",
+                        "bokeh"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "middle",
+                "label": "Middle",
+                "type": "point",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    0,
+                    0
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "width",
+                "label": "Width",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 1,
+                "most": 100000,
+                "step": 1,
+                "choices": [],
+                "default": 1500,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "height",
+                "label": "Height",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 1,
+                "most": 100000,
+                "step": 1,
+                "choices": [],
+                "default": 1000,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "turn",
+                "label": "Turn",
+                "type": "number",
+                "section": "reach",
+                "unit": "°",
+                "least": -360,
+                "most": 360,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "blacks",
+                "label": "Blacks start at",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": 0,
+                "most": 95,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "gain",
+                "label": "Gain",
+                "type": "number",
+                "section": "tone",
+                "unit": "stops",
+                "least": -4,
+                "most": 4,
+                "step": 0.1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "softness",
+                "label": "Softness",
+                "type": "number",
+                "section": "tone",
+                "unit": "px",
+                "least": 0,
+                "most": 2000,
+                "step": 0.5,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "takesColour",
+                "label": "In its source's colour",
+                "type": "switch",
+                "section": "source",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
         "key": "paint",
         "label": "Paint",
         "hint": "Lighter above 0 stops, darker below, where you paint",
@@ -917,6 +2830,7 @@ export const stripKinds: StripKind[] = [
         "drawn": false,
         "tip": "brush",
         "splits": false,
+        "shines": null,
         "hangsOn": [],
         "parameters": [
             {
@@ -968,6 +2882,7 @@ export const stripKinds: StripKind[] = [
         "drawn": false,
         "tip": "lamp",
         "splits": false,
+        "shines": null,
         "hangsOn": [],
         "parameters": [
             {
@@ -999,6 +2914,7 @@ export const stripKinds: StripKind[] = [
         "drawn": false,
         "tip": null,
         "splits": false,
+        "shines": null,
         "hangsOn": [],
         "parameters": [
             {
@@ -1028,6 +2944,7 @@ export const stripKinds: StripKind[] = [
         "drawn": false,
         "tip": null,
         "splits": false,
+        "shines": null,
         "hangsOn": [],
         "parameters": [
             {
@@ -1102,6 +3019,7 @@ export const stripKinds: StripKind[] = [
         "drawn": false,
         "tip": null,
         "splits": false,
+        "shines": null,
         "hangsOn": [],
         "parameters": []
     }
@@ -1477,7 +3395,8 @@ export const maskKinds: MaskKind[] = [
         "label": "Outline",
         "grounds": [
             "scene",
-            "plate"
+            "plate",
+            "emitter"
         ],
         "parameters": [
             {
@@ -1532,7 +3451,8 @@ export const maskKinds: MaskKind[] = [
         "label": "Strokes",
         "grounds": [
             "scene",
-            "plate"
+            "plate",
+            "emitter"
         ],
         "parameters": [
             {
@@ -1598,7 +3518,8 @@ export const maskKinds: MaskKind[] = [
         "key": "colour area",
         "label": "Colour area",
         "grounds": [
-            "plate"
+            "plate",
+            "emitter"
         ],
         "parameters": [
             {
@@ -1660,6 +3581,172 @@ export const maskKinds: MaskKind[] = [
                 "step": 2,
                 "choices": [],
                 "default": 7,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            }
+        ]
+    },
+    {
+        "key": "texture",
+        "label": "Texture",
+        "grounds": [
+            "scene"
+        ],
+        "parameters": [
+            {
+                "name": "texture",
+                "label": "Texture",
+                "type": "choice",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "leak",
+                    "smoke",
+                    "clouds",
+                    "dust",
+                    "bokeh",
+                    "a picture"
+                ],
+                "default": "clouds",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "picture",
+                "label": "Picture",
+                "type": "picture",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "texture": [
+                        "a picture"
+                    ]
+                },
+                "whenEmpty": "no picture"
+            },
+            {
+                "name": "seed",
+                "label": "Seed",
+                "type": "number",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 99999,
+                "step": 1,
+                "choices": [],
+                "default": 1,
+                "optional": false,
+                "shownWhen": {
+                    "texture": [
+                        "leak",
+                        "smoke",
+                        "clouds",
+                        "dust",
+                        "bokeh"
+                    ]
+                },
+                "whenEmpty": ""
+            },
+            {
+                "name": "middle",
+                "label": "Middle",
+                "type": "point",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    0,
+                    0
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "width",
+                "label": "Width",
+                "type": "number",
+                "section": "falloff",
+                "unit": "px",
+                "least": 1,
+                "most": 100000,
+                "step": 1,
+                "choices": [],
+                "default": 1500,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "height",
+                "label": "Height",
+                "type": "number",
+                "section": "falloff",
+                "unit": "px",
+                "least": 1,
+                "most": 100000,
+                "step": 1,
+                "choices": [],
+                "default": 1000,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "turn",
+                "label": "Turn",
+                "type": "number",
+                "section": "falloff",
+                "unit": "°",
+                "least": -360,
+                "most": 360,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "blacks",
+                "label": "Blacks start at",
+                "type": "number",
+                "section": "falloff",
+                "unit": "%",
+                "least": 0,
+                "most": 95,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": ""
+            },
+            {
+                "name": "whites",
+                "label": "Whites held at",
+                "type": "number",
+                "section": "falloff",
+                "unit": "%",
+                "least": 5,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 100,
                 "optional": false,
                 "shownWhen": {},
                 "whenEmpty": ""

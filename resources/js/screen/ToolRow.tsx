@@ -1,8 +1,8 @@
-import type { Scene, Strip } from '../api/types';
+import type { Ground, Scene, Strip } from '../api/types';
 import { OneOf } from '../controls/OneOf';
 import { pressures, stripKinds } from '../generated/catalogue';
 import { Readings } from '../readings/Readings';
-import { paintTarget } from '../view/tools/target';
+import { groundFor, isOfLines, paintTarget } from '../view/tools/target';
 import type { Gestures } from '../work/gestures';
 import { everyStrip } from '../work/strips';
 import { useWork, work, type Tool } from '../work/store';
@@ -14,6 +14,8 @@ const TOOLS: { tool: Tool; label: string; key: string }[] = [
     { tool: 'pick', label: 'Pick', key: 'I' },
     { tool: 'pan', label: 'Pan', key: 'space' },
 ];
+
+const GROUNDS: Record<Ground, string> = { plate: 'cuts out', scene: 'falloff of', emitter: 'shines in' };
 
 /** The row above the desk: what the pointer does, the few settings of that, and the readings. */
 export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
@@ -91,7 +93,8 @@ function Hint({ text }: { text: string }) {
 function BrushSettings({ strip }: { strip: Strip }) {
     const brush = useWork((state) => state.brush);
     const mask = useWork((state) => state.mask);
-    const target = paintTarget(strip, mask, brush.followsEdges);
+    const onFalloff = useWork((state) => state.onFalloff);
+    const target = paintTarget(strip, mask, brush.followsEdges, onFalloff);
     const isCut = target.kind === 'painted cut';
     const isLamp = stripKinds.find((kind) => kind.key === strip.kind)?.tip === 'lamp';
     return (
@@ -135,10 +138,12 @@ function BrushSettings({ strip }: { strip: Strip }) {
 }
 
 function OutlineSettings({ strip }: { strip: Strip }) {
+    const on = groundFor(strip, useWork((state) => state.onFalloff));
+    const ends = on === 'emitter' && isOfLines(strip) ? 'end with Enter or on the last point' : 'close on the first point';
     return (
         <>
             <TakesAway />
-            <Hint text={`Click for corners, drag for curves, close on the first point: ${strip.family === 'plate' ? 'cuts out' : 'falloff of'} ${strip.name}`} />
+            <Hint text={`Click for corners, drag for curves, ${ends}: ${GROUNDS[on]} ${strip.name}`} />
         </>
     );
 }
@@ -152,7 +157,7 @@ function PickSettings({ strip }: { strip: Strip }) {
             <Either label="Takes what is" value={pick.reach === 'touching'} onSet={(touching) => set({ reach: touching ? 'touching' : 'everywhere' })} words={['Touching', 'Everywhere']} />
             <Small label="Tolerance" unit="%" value={pick.tolerance} least={0.5} most={100} onSet={(tolerance) => set({ tolerance })} />
             <Small label="Patch" unit="px" value={pick.patch} least={1} most={101} onSet={(patch) => set({ patch })} />
-            <Hint text={strip.family === 'plate' ? `Click an area of ${strip.name}` : 'Choose a plate: colour areas are picked on one.'} />
+            <Hint text={strip.family === 'plate' || strip.shines ? `Click an area: ${GROUNDS[groundFor(strip, false)]} ${strip.name}` : 'Choose a plate: colour areas are picked on one.'} />
         </>
     );
 }

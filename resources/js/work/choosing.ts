@@ -1,3 +1,4 @@
+import type { Ground } from '../api/types';
 import { set } from './slice';
 import type { BrushSettings, Drawing, Marking, PickSettings, Placing, Tool } from './state';
 
@@ -10,7 +11,7 @@ export const choosing = {
             maskAlone: maskAlone === mask ? maskAlone : null,
             placing: null,
             picking: null,
-            ...(strip === chosen ? { also, tint, fitting, sphere, drawing } : { also: [], tint: null, fitting: false, sphere: null, drawing: null, marking: null, consequence: null }),
+            ...(strip === chosen ? { also, tint, fitting, sphere, drawing } : { also: [], tint: null, fitting: false, sphere: null, drawing: null, marking: null, consequence: null, onFalloff: false }),
         })),
     /** Adds a strip to the chosen ones, or takes it out of them. */
     toggleAlso: (strip: string) => set(({ also }) => ({ also: also.includes(strip) ? also.filter((other) => other !== strip) : [...also, strip] })),
@@ -27,6 +28,8 @@ export const choosing = {
     pick: (change: Partial<PickSettings>) => set(({ pick }) => ({ pick: { ...pick, ...change } })),
     /** Whether the next outline or pick takes away. */
     takesAway: (takesAway: boolean) => set({ takesAway }),
+    /** Says what of a strip the next stroke, outline or pick belongs to. */
+    workOn: (ground: Ground) => set({ onFalloff: ground === 'scene' }),
     /** Begins to draw a line on the chosen plate, or gives it up. */
     draw: (drawing: Drawing) => set(drawing === null ? { drawing } : { drawing, tool: 'move', sphere: null }),
     /** Turns a lit sphere over a plate, or puts it away. */

@@ -137,6 +137,16 @@ export class Gestures {
         }
     }
 
+    /** A picture that becomes no plate; its name in the scene, or null when it did not come. */
+    async bring(file: File): Promise<string | null> {
+        try {
+            return (await withFile(file, (intake) => api.bring(this.sceneId, intake)))?.name ?? null;
+        } catch (error) {
+            sayError(error);
+            return null;
+        }
+    }
+
     duplicate(strip: string): Promise<void> {
         return this.add(this.of(strip, 'Duplicate', 'duplicate'));
     }

@@ -12,9 +12,14 @@ export type GroundMap = { toScene: (point: Point) => Point; fromScene: (point: P
 
 const asItIs = (point: Point): Point => point;
 
+/** Of what a colour area lies on: its own plate, or the one that a light shines from. */
+export function plateOf(strip: Strip, strips: Strip[]): Strip | undefined {
+    return strip.maps ? strip : strips.find((other) => other.id === strip.values.of);
+}
+
 export function groundOf(strip: Strip, on: Ground): GroundMap {
     const { maps } = strip;
-    if (on === 'scene' || !maps) {
+    if (on !== 'plate' || !maps) {
         return { toScene: asItIs, fromScene: asItIs, scale: () => 1 };
     }
     const fromScene = (point: Point) => mapped(maps.toPlate, point);

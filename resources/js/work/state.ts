@@ -36,6 +36,8 @@ export type Work = {
     pick: PickSettings;
     /** Whether the next outline or pick takes away. */
     takesAway: boolean;
+    /** Whether what is drawn on a light that shines by itself is its falloff, and not what shines. */
+    onFalloff: boolean;
     drawing: Drawing;
     placing: Placing;
     marking: Marking;
@@ -91,6 +93,7 @@ export const fresh: Work = {
     brush: { size: 60, hardness: 0, opacity: 100, flow: 100, reveals: true, pressure: 'nothing', simulated: false, followsEdges: true, stretch: 1, dapples: 0 },
     pick: { tolerance: 12, reach: 'touching', patch: 7 },
     takesAway: false,
+    onFalloff: false,
     drawing: null,
     placing: null,
     marking: null,

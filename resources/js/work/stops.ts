@@ -1,4 +1,4 @@
-import type { Stop, Value } from '../api/types';
+import type { ColourStop, Stop, Value } from '../api/types';
 import { clamp } from './strips';
 
 export function stopsOf(value: Value | undefined): Stop[] {
@@ -10,6 +10,11 @@ export function withStop<T extends { offset: number }>(stops: T[], at: number, p
     const least = stops[at - 1]?.offset ?? 0;
     const most = stops[at + 1]?.offset ?? 1;
     return stops.map((stop, index) => (index === at ? { ...stop, ...part, offset: clamp(part.offset ?? stop.offset, least, most) } : stop));
+}
+
+/** A ramp of colours from the other end. */
+export function reversedRamp(stops: ColourStop[]): ColourStop[] {
+    return stops.map((stop, at) => ({ ...stop, offset: 1 - stop.offset, midpoint: 1 - (stops[at - 1]?.midpoint ?? 0.5) })).reverse();
 }
 
 /** The same course from the other end. */

@@ -1,13 +1,17 @@
 import type { Point } from '../../api/types';
-import { pointOf } from '../../work/strips';
-import { groundOf } from '../../work/ground';
+import { everyStrip, pointOf } from '../../work/strips';
+import { groundOf, plateOf } from '../../work/ground';
 import { startDrag } from './drag';
 import { Grip } from './parts';
 import type { MaskHandleProps } from './types';
 
 /** The place whose colour is looked for. */
-export function ColourAreaHandles({ strip, mask, lens, gestures }: MaskHandleProps) {
-    const ground = groundOf(strip, mask.on);
+export function ColourAreaHandles({ scene, strip, mask, lens, gestures }: MaskHandleProps) {
+    const plate = plateOf(strip, everyStrip(scene.strips));
+    if (!plate) {
+        return null;
+    }
+    const ground = groundOf(plate, 'plate');
     return (
         <Grip
             lens={lens}

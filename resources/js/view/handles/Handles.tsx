@@ -7,7 +7,12 @@ import { useWork } from '../../work/store';
 import type { Lens, Size } from '../../work/camera';
 import { LinearHandles } from './LinearHandles';
 import { ColourAreaHandles } from './ColourAreaHandles';
+import { FrameHandles, TextureHandles } from './FrameHandles';
+import { GlowHandles } from './GlowHandles';
+import { HaloHandles } from './HaloHandles';
+import { LineHandles } from './LineHandles';
 import { OutlineHandles } from './OutlineHandles';
+import { PatternHandles } from './PatternHandles';
 import { PlateHandles } from './PlateHandles';
 import { RadialHandles } from './RadialHandles';
 import { RimHandles } from './RimHandles';
@@ -15,12 +20,13 @@ import { SourceMarks } from './SourceMarks';
 import { SpotHandles } from './SpotHandles';
 import { SpotOntoHandles } from './SpotOntoHandles';
 import { StageHandles } from './StageHandles';
+import { SunHandles } from './SunHandles';
 import type { MaskHandleProps, StripHandleProps } from './types';
 
 /** The handles of each kind of strip and of mask; a kind without any needs no line. */
-const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: SpotHandles, 'spot-onto': SpotOntoHandles, rim: RimHandles, plate: PlateHandles };
+const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: SpotHandles, 'spot-onto': SpotOntoHandles, rim: RimHandles, plate: PlateHandles, glow: GlowHandles, halo: HaloHandles, line: LineHandles, sun: SunHandles, beam: SpotHandles, pattern: PatternHandles, leak: FrameHandles };
 
-const ofMasks: Record<string, FunctionComponent<MaskHandleProps>> = { linear: LinearHandles, radial: RadialHandles, outline: OutlineHandles, 'colour area': ColourAreaHandles };
+const ofMasks: Record<string, FunctionComponent<MaskHandleProps>> = { linear: LinearHandles, radial: RadialHandles, outline: OutlineHandles, 'colour area': ColourAreaHandles, texture: TextureHandles };
 
 export function Handles(props: { scene: Scene; lens: Lens; view: Size; gestures: Gestures; passive: boolean }) {
     const chosen = useWork((state) => state.chosen);

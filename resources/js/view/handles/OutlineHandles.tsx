@@ -21,7 +21,7 @@ export function pathOf(nodes: Node[], place: (point: Point) => Point, closed: bo
 }
 
 /** The points of an outline and the handles of its curves. A double click on a point makes it a corner, or curved again; with alt it is taken out; on a side it adds one. */
-export function OutlineHandles({ strip, mask, lens, gestures }: MaskHandleProps) {
+export function OutlineHandles({ strip, mask, lens, gestures, isOpen = false }: MaskHandleProps & { /** a line that does not come back to where it began */ isOpen?: boolean }) {
     const nodes = Array.isArray(mask.values.path) ? (mask.values.path as Node[]) : [];
     const ground = groundOf(strip, mask.on);
     const place = (point: Point) => toView(lens, ground.toScene(point));
@@ -53,10 +53,10 @@ export function OutlineHandles({ strip, mask, lens, gestures }: MaskHandleProps)
     return (
         <>
             <g fill="none" pointerEvents="none">
-                <path d={pathOf(nodes, place, true)} stroke="#161616" strokeOpacity={0.55} strokeWidth={3} />
-                <path d={pathOf(nodes, place, true)} stroke="#f4f4f4" strokeWidth={1.25} />
+                <path d={pathOf(nodes, place, !isOpen)} stroke="#161616" strokeOpacity={0.55} strokeWidth={3} />
+                <path d={pathOf(nodes, place, !isOpen)} stroke="#f4f4f4" strokeWidth={1.25} />
             </g>
-            {nodes.map((node, index) => {
+            {(isOpen ? nodes.slice(0, -1) : nodes).map((node, index) => {
                 const next = nodes[(index + 1) % nodes.length] ?? node;
                 return <path key={`side ${index}`} d={pathOf([node, next], place, false)} fill="none" stroke="transparent" strokeWidth={14} onDoubleClick={(event) => onSide(index, event)} onPointerDown={(event) => event.stopPropagation()} />;
             })}

@@ -1,12 +1,12 @@
 import { useEffect, useState } from 'react';
-import type { Ground, Node, Point } from '../../api/types';
+import type { Node, Point } from '../../api/types';
 import { useWork } from '../../work/store';
 import { follow } from '../../ui/pointer';
 import { toView } from '../../work/camera';
 import { groundOf } from '../../work/ground';
 import { OutlineHandles, pathOf } from '../handles/OutlineHandles';
 import { placing } from './place';
-import { joinOf } from './target';
+import { groundFor, isOfLines, joinOf } from './target';
 import type { StripLayerProps } from './types';
 
 /** How near the first point a click closes the outline, CSS pixels. */
@@ -20,7 +20,9 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
     const [hover, setHover] = useState<Point | null>(null);
     const takesAway = useWork((state) => state.takesAway);
     const chosenMask = useWork((state) => state.mask);
-    const on: Ground = strip.family === 'plate' ? 'plate' : 'scene';
+    const on = groundFor(strip, useWork((state) => state.onFalloff));
+    // a line that shines may end anywhere; an outline comes back to where it began
+    const isLine = on === 'emitter' && isOfLines(strip);
     const open = strip.masks.find((mask) => mask.id === chosenMask && mask.kind === 'outline');
 
     function close(closed: Node[]) {
@@ -73,6 +75,11 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
         event.preventDefault();
         const { at, place } = placing(event, lens);
         const [first] = nodes;
+        const last = nodes[nodes.length - 1];
+        if (isLine && last && nodes.length > 1 && Math.hypot(at[0] - last.at[0], at[1] - last.at[1]) * lens.zoom < CLOSES) {
+            close(nodes);
+            return;
+        }
         if (first && nodes.length > 1) {
             if (Math.hypot(at[0] - first.at[0], at[1] - first.at[1]) * lens.zoom < CLOSES) {
                 close(nodes);

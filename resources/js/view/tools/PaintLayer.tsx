@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Mask, Point, Strip, Stroke, Values } from '../../api/types';
+import type { Ground, Mask, Point, Strip, Stroke, Values } from '../../api/types';
 import { Pen, play, withPoint } from '../../pen/pen';
 import { stripKinds } from '../../generated/catalogue';
 import { useWork, work, type BrushSettings } from '../../work/store';
@@ -29,7 +29,8 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
     const trail = useWork((state) => state.trail);
     const canvas = useRef<HTMLCanvasElement>(null);
     const [cursor, setCursor] = useState<Point | null>(null);
-    const target = paintTarget(strip, chosenMask, brush.followsEdges);
+    const onFalloff = useWork((state) => state.onFalloff);
+    const target = paintTarget(strip, chosenMask, brush.followsEdges, onFalloff);
     const isCut = target.kind === 'painted cut';
     const line = isPair && !isCut ? lineMasks(strip) : null;
 
@@ -167,8 +168,8 @@ function followQuietly(event: React.PointerEvent<Element>, hand: Parameters<type
 }
 
 /** A stroke in the coordinates of what it is painted on. */
-function onGround(strip: Strip, on: 'scene' | 'plate', stroke: Stroke): Stroke {
-    if (on === 'scene') {
+function onGround(strip: Strip, on: Ground, stroke: Stroke): Stroke {
+    if (on !== 'plate') {
         return stroke;
     }
     const ground = groundOf(strip, on);

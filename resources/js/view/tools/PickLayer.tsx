@@ -1,31 +1,34 @@
 import { useWork } from '../../work/store';
 import { say } from '../../ui/notices';
-import { groundOf } from '../../work/ground';
+import { groundOf, plateOf } from '../../work/ground';
+import { everyStrip } from '../../work/strips';
 import { placing } from './place';
-import { joinOf } from './target';
+import { groundFor, joinOf } from './target';
 import type { StripLayerProps } from './types';
 
 /** Picks what has the colour of a place: the chosen colour area moves there, else a new one is made. */
-export function PickLayer({ strip, lens, view, gestures }: StripLayerProps) {
+export function PickLayer({ scene, strip, lens, view, gestures }: StripLayerProps) {
     const pick = useWork((state) => state.pick);
     const takesAway = useWork((state) => state.takesAway);
     const chosenMask = useWork((state) => state.mask);
+    const on = groundFor(strip, useWork((state) => state.onFalloff));
     const open = strip.masks.find((mask) => mask.id === chosenMask && mask.kind === 'colour area');
 
     function onPointerDown(event: React.PointerEvent<SVGSVGElement>) {
         if (event.button !== 0) {
             return;
         }
-        if (strip.family !== 'plate') {
-            say('A colour area is picked on a plate: choose the plate on the desk first.');
+        const plate = plateOf(strip, everyStrip(scene.strips));
+        if (!plate || on === 'scene') {
+            say(strip.shines ? 'A colour area is picked on a plate: say under Of which one the light shines from.' : 'A colour area is picked on a plate: choose the plate on the desk first.');
             return;
         }
-        const [x, y] = groundOf(strip, 'plate').fromScene(placing(event, lens).at);
+        const [x, y] = groundOf(plate, 'plate').fromScene(placing(event, lens).at);
         const at: [number, number] = [Math.round(x * 10) / 10, Math.round(y * 10) / 10];
         if (open && !event.shiftKey) {
             void gestures.change(strip.id, { masks: { [open.id]: { values: { at } } } }, 'Pick');
         } else {
-            void gestures.addMask(strip.id, 'colour area', [0, 0], 1, { on: 'plate', join: joinOf(strip, 'plate', takesAway), values: { at, ...pick } });
+            void gestures.addMask(strip.id, 'colour area', [0, 0], 1, { on, join: joinOf(strip, on, takesAway), values: { at, ...pick } });
         }
     }
 

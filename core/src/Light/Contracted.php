@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\Field;
+
+/** What shines, a little smaller: grown by a distance below 0, its edge antialiased over a pixel. */
+final readonly class Contracted implements Field
+{
+    /**
+     * @param  float  $by  scene pixels; 0 leaves it as it is
+     * @param  float  $finest  scene pixels to one that is shown
+     */
+    public function __construct(private Emitter $emitter, private float $by, private float $finest)
+    {
+    }
+
+    public function write(KernelWriter $kernel, Window $window): string
+    {
+        $plane = $this->by > 0 ? new ContractedPlane($this->emitter, $this->by, $window, $this->finest) : new EmitterPlane($this->emitter, $window, $this->finest);
+
+        return "{$kernel->plane($plane)}[\$i]";
+    }
+
+    public function extent(): ?Extent
+    {
+        return $this->emitter->extent();
+    }
+
+    public function largest(): float
+    {
+        return 1.0;
+    }
+
+    public function identity(): string
+    {
+        return "{$this->emitter->identity()} contracted by {$this->by}";
+    }
+
+    public function readsBelow(): bool
+    {
+        return false;
+    }
+}

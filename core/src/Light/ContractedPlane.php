@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+use Aumbrel\Core\CutOut\Edge;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Raster\Margin;
+
+/** What shines, contracted by a distance, in the pixels of a window. */
+final readonly class ContractedPlane implements Plane
+{
+    public function __construct(private Emitter $emitter, private float $by, private Window $window, private float $finest)
+    {
+    }
+
+    public function key(): string
+    {
+        return "{$this->emitter->identity()} contracted by {$this->by} {$this->window->key()}";
+    }
+
+    /** @return list<float> */
+    public function fill(Planes $planes): array
+    {
+        $by = $this->by / $this->window->step();
+        $margin = (int) ceil($by) + 2;
+        $padded = $this->window->padded($margin);
+        $shape = $planes->numbers(new EmitterPlane($this->emitter, $padded, $this->finest));
+
+        return Margin::cut(Edge::grown($shape, $padded->columns, $padded->rows, -$by), $padded->columns, $padded->rows, $margin);
+    }
+}

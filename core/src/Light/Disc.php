@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+use Aumbrel\Core\Geometry\Bounds;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\Emitter;
+
+/** A round lamp: its edge is antialiased over a pixel. */
+final readonly class Disc implements Emitter
+{
+    /** @param  float  $radius  scene pixels */
+    public function __construct(private Point $centre, private float $radius)
+    {
+    }
+
+    public static function coverage(float $across, float $down, float $radius): float
+    {
+        $cover = $radius - sqrt($across * $across + $down * $down) + 0.5;
+
+        return $cover > 0.0 ? ($cover < 1.0 ? $cover : 1.0) : 0.0;
+    }
+
+    public function write(KernelWriter $kernel, Window $window): string
+    {
+        [$across, $down, $cover] = array_map($kernel->variable(...), ['across', 'down', 'cover']);
+        $scale = $kernel->number($window->scale);
+        $kernel->row("{$down} = (\$y - {$kernel->number($this->centre->y)}) * {$scale};");
+        $kernel->line("{$across} = (\$x - {$kernel->number($this->centre->x)}) * {$scale};");
+        $kernel->inline([self::class, 'coverage'], [$across, $down, $kernel->number($this->radius * $window->scale)], $cover);
+
+        return $cover;
+    }
+
+    public function extent(): Bounds
+    {
+        return (new Bounds($this->centre->x, $this->centre->y, $this->centre->x, $this->centre->y))->grown($this->radius + 1);
+    }
+
+    public function largest(): float
+    {
+        return 1.0;
+    }
+
+    public function identity(): string
+    {
+        return "disc {$this->centre->x} {$this->centre->y} {$this->radius}";
+    }
+
+    public function readsBelow(): bool
+    {
+        return false;
+    }
+
+    public function isExact(): bool
+    {
+        return false;
+    }
+}

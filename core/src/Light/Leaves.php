@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+use Aumbrel\Core\Raster\Noise;
+
+/**
+ * Light through leaves: pointed leaves lie about in the cells of a lattice, three a cell, and cover what is under them. Drawn
+ * from a hash, so that a seed always gives the same crown.
+ */
+final readonly class Leaves implements UnitDrawing
+{
+    private const A_CELL = 3;
+
+    /** The longest leaf, of a cell. */
+    private const LONGEST = 0.8;
+
+    /** @var list<array{float, float, float, float, float, float}> by cell */
+    private array $leaves;
+
+    /** @var array<int, list<int>> the leaves that may reach into a cell */
+    private array $near;
+
+    /**
+     * @param  int  $count  cells across and down
+     * @param  float  $density  0..1, how many of the leaves there are
+     */
+    public function __construct(private int $count, private float $density, private int $seed)
+    {
+        $leaves = $near = [];
+        for ($j = -1; $j <= $count; $j++) {
+            for ($i = -1; $i <= $count; $i++) {
+                for ($n = 0; $n < self::A_CELL; $n++) {
+                    $draw = static fn (int $k): float => Noise::at($i, $j, $seed + 16 * $n + $k) / 4294967296;
+                    if ($draw(1) >= $density) {
+                        continue;
+                    }
+                    $turn = M_PI * $draw(4);
+                    $long = self::LONGEST * (0.6 + 0.4 * $draw(5));
+                    $leaves[] = [$i + $draw(2), $j + $draw(3), cos($turn), sin($turn), $long, $long * (0.26 + 0.12 * $draw(6))];
+                    for ($v = $j - 1; $v <= $j + 2; $v++) {
+                        for ($u = $i - 1; $u <= $i + 2; $u++) {
+                            if ($u >= 0 && $v >= 0 && $u < $count && $v < $count) {
+                                $near[$v * $count + $u][] = count($leaves) - 1;
+                            }
+                        }
+                    }
+                }
+            }
+        }
+        [$this->leaves, $this->near] = [$leaves, $near];
+    }
+
+    public function key(): string
+    {
+        return "leaves {$this->count} {$this->density} {$this->seed}";
+    }
+
+    public function mean(float $u, float $v, float $du, float $dv): float
+    {
+        if ($u < 0 || $u >= 1 || $v < 0 || $v >= 1) {
+            return 0.0;
+        }
+        $x = $u * $this->count;
+        $y = $v * $this->count;
+        $soft = max(1e-6, ($du + $dv) * $this->count);
+        $open = 1.0;
+        foreach ($this->near[(int) $y * $this->count + (int) $x] ?? [] as $at) {
+            [$leafX, $leafY, $cos, $sin, $long, $wide] = $this->leaves[$at];
+            $along = (($x - $leafX) * $cos + ($y - $leafY) * $sin) / $long;
+            if ($along <= -1 || $along >= 1) {
+                continue;
+            }
+            // pointed at both ends
+            $inside = $wide * (1 - $along * $along) - abs(($y - $leafY) * $cos - ($x - $leafX) * $sin);
+            $cover = $inside / $soft + 0.5;
+            if ($cover > 0) {
+                $open *= 1.0 - ($cover < 1 ? $cover : 1.0);
+            }
+        }
+
+        return $open;
+    }
+}

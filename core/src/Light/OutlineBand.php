@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\Emitter;
+
+/** A band of a width along the outline of a shape. */
+final readonly class OutlineBand implements Emitter
+{
+    /** @param  float  $width  scene pixels */
+    public function __construct(private PlateShape $shape, private float $width)
+    {
+    }
+
+    public function write(KernelWriter $kernel, Window $window): string
+    {
+        return "{$kernel->plane(new BandPlane($this->shape, $this->width, $window))}[\$i]";
+    }
+
+    public function extent(): ?Extent
+    {
+        return null;
+    }
+
+    public function largest(): float
+    {
+        return 1.0;
+    }
+
+    public function identity(): string
+    {
+        return "band {$this->width} along {$this->shape->identity()}";
+    }
+
+    public function readsBelow(): bool
+    {
+        return false;
+    }
+
+    public function isExact(): bool
+    {
+        return true;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
+
+/** A pattern in the pixels of a window: the drawing's mean over what each pixel covers of the unit square. */
+final readonly class PatternPlane implements Plane
+{
+    public function __construct(private PatternShape $pattern, private Window $window)
+    {
+    }
+
+    public function key(): string
+    {
+        return "{$this->pattern->identity()} {$this->window->key()}";
+    }
+
+    /** @return list<float> */
+    public function fill(Planes $planes): array
+    {
+        [$a, $b, $c, $d, $e, $f, $g, $h, $i] = $this->pattern->toUnit->h;
+        $half = $this->window->step() / 2;
+        $drawing = $this->pattern->drawing;
+        $values = [];
+        for ($row = 0; $row < $this->window->rows; $row++) {
+            $y = $this->window->yOf($row);
+            for ($column = 0; $column < $this->window->columns; $column++) {
+                $x = $this->window->xOf($column);
+                // a negative w is behind the plane's own horizon
+                $w = $g * $x + $h * $y + $i;
+                if ($w <= 1e-9) {
+                    $values[] = 0.0;
+
+                    continue;
+                }
+                $u = ($a * $x + $b * $y + $c) / $w;
+                $v = ($d * $x + $e * $y + $f) / $w;
+                $du = $half * (abs($a - $u * $g) + abs($b - $u * $h)) / $w;
+                $dv = $half * (abs($d - $v * $g) + abs($e - $v * $h)) / $w;
+                $values[] = $u + $du <= 0 || $u - $du >= 1 || $v + $dv <= 0 || $v - $dv >= 1 ? 0.0 : $drawing->mean($u, $v, $du, $dv);
+            }
+        }
+
+        return $values;
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+use Aumbrel\Core\Geometry\Bounds;
+use Aumbrel\Core\Geometry\Path;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Ramp\Stops;
+
+/** Lines of a width, brighter and dimmer on their way. */
+final readonly class TracedLines implements Emitter
+{
+    /** Curves are straight pieces that lie nowhere further off, px. */
+    private const TOLERANCE = 0.05;
+
+    /** @var list<list<array{float, float}>> */
+    public array $lines;
+
+    /**
+     * @param  non-empty-list<Path>  $traces
+     * @param  bool  $isClosed  their ends are joined
+     * @param  float  $width  scene pixels
+     * @param  Stops  $fade  from start to end
+     */
+    public function __construct(array $traces, private bool $isClosed, public float $width, public Stops $fade)
+    {
+        $this->lines = array_map(static fn (Path $path): array => $path->along(self::TOLERANCE, $isClosed), $traces);
+    }
+
+    public function write(KernelWriter $kernel, Window $window): string
+    {
+        return "{$kernel->plane(new LinesPlane($this, $window))}[\$i]";
+    }
+
+    public function extent(): ?Bounds
+    {
+        return Bounds::round(array_merge(...$this->lines))?->grown($this->width / 2 + 1);
+    }
+
+    public function largest(): float
+    {
+        return 1.0;
+    }
+
+    public function identity(): string
+    {
+        return 'lines '.hash('xxh128', serialize([$this->lines, $this->fade->toArray()]))." {$this->width} ".(int) $this->isClosed;
+    }
+
+    public function readsBelow(): bool
+    {
+        return false;
+    }
+
+    public function isExact(): bool
+    {
+        return true;
+    }
+}

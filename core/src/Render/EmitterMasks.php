@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Render;
+
+use Aumbrel\Core\Geometry\Bounds;
+use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\Bounded;
+use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\Ground;
+use Aumbrel\Core\Kind\Join;
+use Aumbrel\Core\Kind\PlateMask;
+use Aumbrel\Core\Scene\MaskEntry;
+
+/** What the masks on an emitter make together. Those that know plates only lie on the light's plate. */
+final readonly class EmitterMasks implements Emitter
+{
+    /** @param  non-empty-list<MaskEntry>  $masks */
+    public function __construct(private array $masks, private ?Lying $plate)
+    {
+    }
+
+    public function write(KernelWriter $kernel, Window $window): string
+    {
+        return JoinedMasks::write($kernel, $this->masks, fn (MaskEntry $entry): string => match (true) {
+            ! self::needsPlate($entry) => $entry->mask->write($kernel, $window),
+            $this->plate === null => '0.0',
+            default => "{$kernel->plane($entry->mask->onPlate(Frame::plate($window, $this->plate->placement), $this->plate->picture))}[\$i]",
+        });
+    }
+
+    /** Round all that adds to it, where everything that does has bounds. */
+    public function extent(): ?Extent
+    {
+        $all = null;
+        foreach ($this->masks as $at => $entry) {
+            if ($at > 0 && $entry->join !== Join::Add) {
+                continue;
+            }
+            $own = $entry->inverted || $entry->join === Join::TakeAway || ! $entry->mask instanceof Bounded ? null : $entry->mask->bounds();
+            if ($own === null) {
+                return null;
+            }
+            $all = $all instanceof Bounds ? $all->with($own) : $own;
+        }
+
+        return $all;
+    }
+
+    public function largest(): float
+    {
+        return 1.0;
+    }
+
+    public function identity(): string
+    {
+        $own = array_map(static fn (MaskEntry $entry): string => $entry->key(), $this->masks);
+
+        return 'emitter '.hash('xxh128', implode(' ', $own).($this->plate === null ? '' : "{$this->plate->picture->key()} {$this->plate->placement->key()}"));
+    }
+
+    public function readsBelow(): bool
+    {
+        return false;
+    }
+
+    /** Thin strokes and small areas are lost in large pixels. */
+    public function isExact(): bool
+    {
+        return false;
+    }
+
+    /** @phpstan-assert-if-true PlateMask $entry->mask */
+    private static function needsPlate(MaskEntry $entry): bool
+    {
+        return $entry->mask instanceof PlateMask && ! in_array(Ground::Scene, $entry->mask::grounds(), true);
+    }
+}

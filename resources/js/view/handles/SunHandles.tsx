@@ -1,0 +1,34 @@
+import type { Point, StripChange, Values } from '../../api/types';
+import { allowed } from '../../work/ranges';
+import { numberOf, pointOf } from '../../work/strips';
+import { sourceName } from '../../work/things';
+import { startDrag } from './drag';
+import { Grip, Line } from './parts';
+import { ring } from './ring';
+import type { StripHandleProps } from './types';
+
+/** The disc of a sun, its edge, and how far its bloom goes. */
+export function SunHandles({ strip, lens, gestures }: StripHandleProps) {
+    const values = strip.values;
+    const centre = pointOf(values, 'centre');
+    const radius = numberOf(values, 'radius', 1);
+    const bloom = numberOf(values, 'bloom', 1);
+    const away = ([x, y]: Point) => Math.hypot(x - centre[0], y - centre[1]);
+    const within = (name: string, value: number) => allowed(strip.kind, name, Math.round(value * 2) / 2, values);
+    const drag = (label: string, change: (at: Point) => Values) => (event: React.PointerEvent<Element>) => startDrag(event, lens, strip.id, gestures, label, (at): StripChange => ({ values: change(at) }));
+    return (
+        <>
+            <Line lens={lens} points={ring(centre, radius)} />
+            <Line lens={lens} points={ring(centre, radius + bloom)} dashed />
+            <Grip lens={lens} at={[centre[0] + radius + bloom, centre[1]]} label="Bloom" shape="square" onGrab={drag('Bloom', (at) => ({ bloom: within('bloom', away(at) - radius) }))} />
+            <Grip lens={lens} at={[centre[0] + radius, centre[1]]} label="Radius" shape="diamond" onGrab={drag('Radius', (at) => ({ radius: within('radius', away(at)) }))} />
+            <Grip
+                lens={lens}
+                at={centre}
+                label="Sun"
+                colour="#f2a950"
+                onGrab={strip.source ? (event) => startDrag(event, lens, sourceName(strip.source ?? ''), gestures, 'Move the source', (at) => ({ at })) : drag('Move the sun', (at) => ({ centre: at }))}
+            />
+        </>
+    );
+}

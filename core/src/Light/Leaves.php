@@ -17,6 +17,12 @@ final readonly class Leaves implements UnitDrawing
     /** The longest leaf, of a cell. */
     private const LONGEST = 0.8;
 
+    /** The last place before the right and the lower side. */
+    private const LAST = 0.999999;
+
+    /** Places larger than this share of a cell are taken as four. */
+    private const COARSE = 0.07;
+
     /** @var list<array{float, float, float, float, float, float}> by cell */
     private array $leaves;
 
@@ -60,12 +66,25 @@ final readonly class Leaves implements UnitDrawing
 
     public function mean(float $u, float $v, float $du, float $dv): float
     {
-        if ($u < 0 || $u >= 1 || $v < 0 || $v >= 1) {
-            return 0.0;
+        // the square's border cuts it off
+        $part = (min(1.0, $u + $du) - max(0.0, $u - $du)) * (min(1.0, $v + $dv) - max(0.0, $v - $dv)) / (4 * $du * $dv);
+        [$u, $v] = [max(0.0, min(self::LAST, $u)), max(0.0, min(self::LAST, $v))];
+        $soft = ($du + $dv) * $this->count;
+        if ($soft < self::COARSE) {
+            return $part * $this->at($u * $this->count, $v * $this->count, max(1e-6, $soft));
         }
-        $x = $u * $this->count;
-        $y = $v * $this->count;
-        $soft = max(1e-6, ($du + $dv) * $this->count);
+        // between leaves there are slits that a large place would miss
+        $sum = 0.0;
+        foreach ([[-0.5, -0.5], [0.5, -0.5], [-0.5, 0.5], [0.5, 0.5]] as [$right, $down]) {
+            $sum += $this->at(max(0.0, min(self::LAST, $u + $right * $du)) * $this->count, max(0.0, min(self::LAST, $v + $down * $dv)) * $this->count, $soft / 2);
+        }
+
+        return $part * $sum / 4;
+    }
+
+    /** @param  float  $soft  over how much of a cell an edge is softened */
+    private function at(float $x, float $y, float $soft): float
+    {
         $open = 1.0;
         foreach ($this->near[(int) $y * $this->count + (int) $x] ?? [] as $at) {
             [$leafX, $leafY, $cos, $sin, $long, $wide] = $this->leaves[$at];

@@ -12,8 +12,7 @@ use Aumbrel\Core\Kind\Emitter;
 /** A shape drawn out to a side, in the pixels of a window. */
 final readonly class PulledPlane implements Plane
 {
-    /** Steps on the way at most: between two of them what lies there is carried on. */
-    private const MOST_STEPS = 32;
+    private const MOST_STEPS = 64;
 
     public function __construct(private Emitter $shape, private float $x, private float $y, private Window $window)
     {
@@ -34,13 +33,14 @@ final readonly class PulledPlane implements Plane
         $shape = $planes->numbers(new EmitterPlane($this->shape, $padded, $step));
         [$columns, $rows, $pitch] = [$this->window->columns, $this->window->rows, $padded->columns];
         $pulled = array_fill(0, $columns * $rows, 0.0);
-        $steps = (int) max(1, min(self::MOST_STEPS, ceil(max(abs($dx), abs($dy)))));
+        $steps = (int) max(1, min(self::MOST_STEPS, ceil(2 * max(abs($dx), abs($dy)))));
         for ($k = 0; $k <= $steps; $k++) {
             $t = $k / $steps;
             [$u, $v] = [$margin - $t * $dx, $margin - $t * $dy];
             [$left, $top] = [(int) floor($u), (int) floor($v)];
             [$fu, $fv] = [$u - $left, $v - $top];
-            $rest = 1.0 - $t;
+            // what lies between two steps is on the average half a step brighter
+            $rest = min(1.0, 1.0 - $t + 0.5 / $steps);
             [$w00, $w10, $w01, $w11] = [$rest * (1 - $fu) * (1 - $fv), $rest * $fu * (1 - $fv), $rest * (1 - $fu) * $fv, $rest * $fu * $fv];
             for ($row = 0, $at = 0; $row < $rows; $row++) {
                 $from = ($row + $top) * $pitch + $left;

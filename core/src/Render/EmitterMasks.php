@@ -15,22 +15,32 @@ use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Kind\Join;
 use Aumbrel\Core\Kind\PlateMask;
 use Aumbrel\Core\Scene\MaskEntry;
+use Aumbrel\Core\Seen\PlateWords;
 
 /** What the masks on an emitter make together. Those that know plates only lie on the light's plate. */
 final readonly class EmitterMasks implements Emitter
 {
-    /** @param  non-empty-list<MaskEntry>  $masks */
-    public function __construct(private array $masks, private ?Lying $plate)
+    /**
+     * @param  non-empty-list<MaskEntry>  $masks
+     * @param  string|null  $plateId  of the plate, whose cut-out nothing of it leaves
+     */
+    public function __construct(private array $masks, private Sites $sites, private ?string $plateId)
     {
     }
 
     public function write(KernelWriter $kernel, Window $window): string
     {
-        return JoinedMasks::write($kernel, $this->masks, fn (MaskEntry $entry): string => match (true) {
-            ! self::needsPlate($entry) => $entry->mask->write($kernel, $window),
-            $this->plate === null => '0.0',
-            default => "{$kernel->plane($entry->mask->onPlate(Frame::plate($window, $this->plate->placement), $this->plate->picture))}[\$i]",
-        });
+        return JoinedMasks::write($kernel, $this->masks, fn (MaskEntry $entry): string => self::needsPlate($entry)
+            ? $this->onPlate($entry->mask, $kernel, $window) : $entry->mask->write($kernel, $window));
+    }
+
+    private function onPlate(PlateMask $mask, KernelWriter $kernel, Window $window): string
+    {
+        $plate = $this->plateId === null ? null : $this->sites->lying($this->plateId);
+        $seen = $this->plateId === null ? null : $this->sites->seen($this->plateId, $window);
+
+        return $plate === null || $seen === null ? '0.0'
+            : "({$kernel->plane($mask->onPlate(Frame::plate($window, $plate->placement), $plate->picture))}[\$i] * ".PlateWords::alpha($kernel, $seen).')';
     }
 
     /** Round all that adds to it, where everything that does has bounds. */
@@ -60,7 +70,7 @@ final readonly class EmitterMasks implements Emitter
     {
         $own = array_map(static fn (MaskEntry $entry): string => $entry->key(), $this->masks);
 
-        return 'emitter '.hash('xxh128', implode(' ', $own).($this->plate === null ? '' : "{$this->plate->picture->key()} {$this->plate->placement->key()}"));
+        return 'emitter '.hash('xxh128', implode(' ', $own).($this->plateId === null ? '' : $this->sites->seen($this->plateId, Window::whole(1, 1))?->key() ?? ''));
     }
 
     public function readsBelow(): bool

@@ -56,7 +56,7 @@ final readonly class StripSite implements Site
     {
         $masks = $this->strip->emitter();
 
-        return $masks === [] ? null : new EmitterMasks($masks, $plate === null ? null : $this->sites->lying($plate));
+        return $masks === [] ? null : new EmitterMasks($masks, $this->sites, $plate);
     }
 
     public function traces(): array

@@ -38,6 +38,7 @@ final class Catalogue
         $sources = $write(array_map(self::source(...), SceneSource::KINDS));
         $masks = $write(array_map(self::mask(...), Registry::kinds()->masks));
         $modes = $write(array_column(BlendMode::cases(), 'value'));
+        $groups = $write(array_map(static fn (string $does, array $modes): array => ['does' => $does, 'modes' => array_column($modes, 'value')], array_keys(BlendMode::byWhatTheyDo()), array_values(BlendMode::byWhatTheyDo())));
         $linear = $write(array_values(array_map(static fn (BlendMode $mode): string => $mode->value, array_filter(BlendMode::cases(), static fn (BlendMode $mode): bool => $mode->isLinear()))));
         $gels = $write(array_map(static fn (Gel $gel): array => ['name' => $gel->name, 'swatch' => $gel->swatch->toHex(), 'transmission' => $gel->transmission, 'loss' => round($gel->loss(new Rgb(1, 1, 1)), 2)], Gel::shelf()));
         $conversions = $write(Gel::CONVERSIONS);
@@ -56,6 +57,8 @@ final class Catalogue
             export const maskKinds: MaskKind[] = {$masks};
 
             export const modes: string[] = {$modes};
+
+            export const modeGroups: { does: string; modes: string[] }[] = {$groups};
 
             export const linearModes: string[] = {$linear};
 

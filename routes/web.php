@@ -59,6 +59,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
         // these two change nothing; a drag asks for dozens a second, so they do without session and token
         Route::withoutMiddleware($withoutSession)->group(function (): void {
             Route::post('picture', [PictureController::class, 'picture']);
+            Route::post('modes', [PictureController::class, 'modes']);
             Route::post('contributions', [PictureController::class, 'contributions']);
             Route::post('colour', ColourController::class);
             Route::post('sources/{source}/consequence', ConsequenceController::class)->where('source', '[A-Za-z0-9_-]{1,40}');

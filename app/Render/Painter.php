@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace App\Render;
 
+use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Plate\Plate;
 use Aumbrel\Core\Plate\PlateStudy;
 use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\Renderer;
+use Aumbrel\Core\Render\Shown;
 use Aumbrel\Core\Render\Watch;
 use Aumbrel\Core\Scene\Scene;
+use Aumbrel\Core\Scene\Strip;
 
 /** Renders requests in this process; what it has read and computed stays for the next one. */
 final class Painter
@@ -53,9 +57,36 @@ final class Painter
 
             return new PaintedReply($window->columns, $window->rows, 0, array_map(strval(...), array_keys($pictures)), $bytes);
         }
-        $picture = $this->renderer->picture($scene, $window, below: $request->below);
+        if ($request->kind === RenderRequest::MODES) {
+            return $this->inEveryMode($scene, $window, $request->strips[0] ?? '');
+        }
+        $as = Shown::from($request->as);
+        if ($request->kind === RenderRequest::ALONE) {
+            $id = $request->strips[0] ?? '';
+            [$bytes, $factor] = Brightened::of($this->renderer->contributions($scene, $window, [$id], as: $as)[$id]->bytes);
+
+            return new PaintedReply($window->columns, $window->rows, 0, [], $bytes, factor: $factor);
+        }
+        $picture = $this->renderer->picture($scene, $window, below: $request->below, as: $as);
 
         return new PaintedReply($picture->columns, $picture->rows, $picture->clipped, [], $picture->bytes);
+    }
+
+    /** The picture with a strip in each mode that goes with its values; what lies below it is rendered once. */
+    private function inEveryMode(Scene $scene, Window $window, string $id): PaintedReply
+    {
+        $bytes = [];
+        foreach (array_merge(...array_values(BlendMode::byWhatTheyDo())) as $mode) {
+            try {
+                $scene->find($id)?->kind->check($mode);
+            } catch (SceneError) {
+                continue;
+            }
+            $other = $scene->changing($id, static fn (Strip $strip): Strip => $strip->inMode($mode));
+            $bytes[$mode->value] = $this->renderer->picture($other, $window, below: $id)->bytes;
+        }
+
+        return new PaintedReply($window->columns, $window->rows, 0, array_keys($bytes), implode('', $bytes));
     }
 
     /** The bands of a picture are of one scene, which is read once. */

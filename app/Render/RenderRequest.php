@@ -6,6 +6,7 @@ namespace App\Render;
 
 use App\Scenes\StrokeShelf;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Render\Shown;
 use Closure;
 
 /** What a render process is asked for; travels as a line of JSON, and behind it the scene. */
@@ -15,13 +16,20 @@ final readonly class RenderRequest
 
     public const CONTRIBUTIONS = 'contributions';
 
+    /** What one strip alone adds or takes away, brightened so that it can be judged. */
+    public const ALONE = 'alone';
+
+    /** The picture with one strip in each of the modes that it can be mixed in. */
+    public const MODES = 'modes';
+
     public SceneText $scene;
 
     /** @var list<string> what does not travel */
     private const AT_HOME = ['scene', 'kept'];
 
     /**
-     * @param  string  $kind  a picture, contributions, or a {@see Study} of the plate that is named first among the strips
+     * @param  string  $as  how a picture is shown, as {@see \Aumbrel\Core\Render\Shown}
+     * @param  string  $kind  one of those above, or a {@see Study} of the plate that is named first among the strips
      * @param  array<string, mixed>|SceneText  $scene  the document
      * @param  array<string, string>  $pictures  stored pictures by their name in the scene
      * @param  array{float, float, float, float}  $window  x, y, width, height in scene pixels
@@ -43,6 +51,7 @@ final readonly class RenderRequest
         public ?int $rows = null,
         public array $strokes = [],
         private ?Closure $kept = null,
+        public string $as = Shown::Colours->value,
     ) {
         $this->scene = is_array($scene) ? SceneText::of($scene) : $scene;
     }
@@ -50,7 +59,7 @@ final readonly class RenderRequest
     public static function unpack(string $packed): self
     {
         [$head, $scene] = explode("\n", $packed, 2) + [1 => ''];
-        /** @var array{kind: string, pictures: array<string, string>, window: array{float, float, float, float}, scale: float, strips: list<string>, below: string|null, firstRow: int, rows: int|null, strokes: array<array-key, string>} $raw */
+        /** @var array{kind: string, pictures: array<string, string>, window: array{float, float, float, float}, scale: float, strips: list<string>, below: string|null, firstRow: int, rows: int|null, strokes: array<array-key, string>, as: string} $raw */
         $raw = json_decode($head, true, 16, JSON_THROW_ON_ERROR);
 
         return new self(...$raw, scene: SceneText::read($scene));
@@ -109,7 +118,7 @@ final readonly class RenderRequest
     /** @param  array<array-key, string>  $strokes */
     private function with(int $firstRow, ?int $rows, array $strokes): self
     {
-        return new self($this->kind, $this->scene, $this->pictures, $this->window, $this->scale, $this->strips, $this->below, $firstRow, $rows, $strokes, $this->kept);
+        return new self($this->kind, $this->scene, $this->pictures, $this->window, $this->scale, $this->strips, $this->below, $firstRow, $rows, $strokes, $this->kept, $this->as);
     }
 
     private static function counted(mixed $strips): int

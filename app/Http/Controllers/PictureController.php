@@ -41,15 +41,37 @@ final class PictureController
 
     public function picture(LookAt $request, Scene $scene): AnyResponse
     {
-        $stored = $flat = $this->store->flat($scene);
-        foreach ($request->changes() as $strip => $change) {
-            $flat = ChangeStrip::changed($flat, (string) $strip, $change, fn (): Pictures => $this->store->known($scene, null, $stored));
-        }
-        $ask = $this->requests->of($scene, RenderRequest::PICTURE, $request->window(), $request->float('scale'), [], self::lowest($flat, $request->below()), $request->look()->at($flat));
+        $stored = $this->store->flat($scene);
+        $flat = $this->changing($request, $scene, $stored);
+        $alone = $request->alone();
+        $ask = $this->requests->of(
+            $scene, $alone === null ? RenderRequest::PICTURE : RenderRequest::ALONE, $request->window(), $request->float('scale'), $alone === null ? [] : [$alone],
+            self::lowest($flat, $request->below()), $request->look()->at($flat), $request->shown(),
+        );
         $pieces = $this->renders->pieces($ask, new Ticket($request->priority(), $request->view($scene), $request->integer('number')));
 
         // the processes render while this is worked out
         return (new PictureAnswer($pieces, $ask->window()->rows, $this->changed($scene, $flat, $stored, array_map(strval(...), array_keys($request->changes())))))->respond();
+    }
+
+    /** Small pictures of what is looked at, with one strip in each mode. */
+    public function modes(LookAt $request, Scene $scene): AnyResponse
+    {
+        $flat = $this->changing($request, $scene, $this->store->flat($scene));
+        $ask = $this->requests->of($scene, RenderRequest::MODES, $request->window(), $request->float('scale'), [(string) $request->alone()], null, $flat);
+
+        return (new PictureAnswer($this->renders->pieces($ask, new Ticket(Priority::Settled, 'modes '.$request->view($scene), $request->integer('number'))), $ask->window()->rows, []))->respond();
+    }
+
+    /** The scene with what is changed and not written down yet. */
+    private function changing(LookAt $request, Scene $scene, FlatScene $stored): FlatScene
+    {
+        $flat = $stored;
+        foreach ($request->changes() as $strip => $change) {
+            $flat = ChangeStrip::changed($flat, (string) $strip, $change, fn (): Pictures => $this->store->known($scene, null, $stored));
+        }
+
+        return $flat;
     }
 
     /** The lowest strip that changes with a thing: the picture below it can be kept. */

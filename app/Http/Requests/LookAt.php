@@ -10,8 +10,10 @@ use App\Models\Scene;
 use App\Render\Look;
 use App\Render\Pool\Priority;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Render\Shown;
 use Illuminate\Contracts\Validation\Validator;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 /** A window of a scene to be rendered, with changes that are not written down yet. */
 final class LookAt extends FormRequest
@@ -40,6 +42,8 @@ final class LookAt extends FormRequest
             'before' => 'sometimes|boolean',
             'mask' => 'sometimes|nullable|string|max:40',
             'tint' => 'sometimes|nullable|string|max:40',
+            'as' => ['sometimes', Rule::enum(Shown::class)],
+            'alone' => 'sometimes|nullable|string|max:40',
         ];
     }
 
@@ -80,6 +84,19 @@ final class LookAt extends FormRequest
         $below = $this->input('below');
 
         return is_string($below) ? $below : null;
+    }
+
+    public function shown(): Shown
+    {
+        return $this->enum('as', Shown::class) ?? Shown::Colours;
+    }
+
+    /** The strip of which only what it adds is wanted. */
+    public function alone(): ?string
+    {
+        $alone = $this->input('alone');
+
+        return is_string($alone) ? $alone : null;
     }
 
     public function look(): Look

@@ -30,6 +30,24 @@ enum BlendMode: string
     case Illuminate = 'illuminate';
     case Airlight = 'airlight';
 
+    /**
+     * The modes by what they do, in the order in which they are shown side by side.
+     *
+     * @return array<string, list<self>>
+     */
+    public static function byWhatTheyDo(): array
+    {
+        return [
+            'covers' => [self::Normal],
+            'lifts everything' => [self::Screen, self::Add, self::Lighten, self::HardLight],
+            'keeps blacks' => [self::Overlay, self::SoftLight, self::ColorDodge],
+            'darkens' => [self::Multiply, self::Darken, self::ColorBurn],
+            'colour only' => [self::Color, self::Hue, self::Saturation, self::Luminosity],
+            'turns tones over' => [self::Difference, self::Exclusion],
+            'our own' => [self::Illuminate, self::Airlight, self::Kindle],
+        ];
+    }
+
     /** Light is joined in linear values, everything else in encoded ones. */
     public function isLinear(): bool
     {

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
+use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Kernel\KernelWriter;
 
 /** Writes the loop that turns values into packed pixels. */
 final readonly class Output
 {
-    public function __construct(private KernelWriter $kernel)
+    /** What clips, and what is as dark as can be, by channel 0..1; the rest is half its luma. */
+    private const CLIPPED = [0.95, 0.66, 0.31];
+
+    private const DARKEST = [0.35, 0.45, 0.9];
+
+    public function __construct(private KernelWriter $kernel, private Shown $as = Shown::Colours)
     {
     }
 
@@ -57,10 +63,14 @@ final readonly class Output
             $this->kernel->line("{$channel} = {$colour[$at]} * {$most}.0;");
         }
         if ($exceeds) {
-            [$r, $g, $b] = $out;
-            $limit = $most * (1 + 1e-9);
             $this->kernel->row('$clipped = 0;');
             $this->kernel->closing("\$lines['clipped'] += \$clipped;");
+        }
+        if ($this->as === Shown::Clipping) {
+            $this->where($out, $most, $exceeds);
+        } elseif ($exceeds) {
+            [$r, $g, $b] = $out;
+            $limit = $most * (1 + 1e-9);
             $this->kernel->line("if ({$r} > {$most}.0 || {$g} > {$most}.0 || {$b} > {$most}.0) {");
             $this->kernel->line("if ({$r} > {$limit} || {$g} > {$limit} || {$b} > {$limit}) { \$clipped++; }");
             foreach ($out as $channel) {
@@ -68,10 +78,33 @@ final readonly class Output
             }
             $this->kernel->line('}');
         }
+        if ($this->as === Shown::Values) {
+            $luma = $this->kernel->variable('luma');
+            $this->kernel->inline([Luma::class, 'of'], $out, $luma);
+            $this->kernel->line("{$out[0]} = {$luma}; {$out[1]} = {$luma}; {$out[2]} = {$luma};");
+        }
         $opacity = $alpha === '1.0' ? (string) $most : "(int) ({$alpha} * {$most}.0 + 0.5)";
         [$r, $g, $b] = array_map(static fn (string $channel): string => "(int) ({$channel} + 0.5)", $out);
         $this->kernel->line($this->kernel->stored($line).' = '.($bits === 16
             ? "{$r} << 48 | {$g} << 32 | {$b} << 16 | {$opacity};"
             : "{$opacity} << 24 | {$b} << 16 | {$g} << 8 | {$r};"));
+    }
+
+    /**
+     * Marks what clips and what is as dark as can be, over the rest as half its luma.
+     *
+     * @param  array<int, string>  $out  red, green and blue, changed in place
+     */
+    private function where(array $out, int $most, bool $exceeds): void
+    {
+        [$r, $g, $b] = $out;
+        $luma = $this->kernel->variable('luma');
+        $limit = $most * (1 + 1e-9);
+        $mark = static fn (float $red, float $green, float $blue): string => sprintf('%s = %.1f; %s = %.1f; %s = %.1f;', $r, $red * $most, $g, $green * $most, $b, $blue * $most);
+        $this->kernel->inline([Luma::class, 'of'], [$r, $g, $b], $luma);
+        $count = $exceeds ? '$clipped++;' : '';
+        $this->kernel->line("if ({$r} > {$limit} || {$g} > {$limit} || {$b} > {$limit}) { {$count} {$mark(...self::CLIPPED)} }");
+        $this->kernel->line("elseif ({$r} < 0.5 && {$g} < 0.5 && {$b} < 0.5) { {$mark(...self::DARKEST)} }");
+        $this->kernel->line("else { {$luma} = {$luma} < {$most}.0 ? 0.5 * {$luma} : {$most}.0; {$r} = {$luma}; {$g} = {$luma}; {$b} = {$luma}; }");
     }
 }

@@ -53,6 +53,7 @@ final class Planner
         PictureShelf $shelf,
         private readonly array $tapped = [],
         private readonly ?string $below = null,
+        private readonly Shown $as = Shown::Colours,
     ) {
         $this->sites = new Sites($scene, $window, $shelf);
         $this->confinement = new Confinement($this->sites);
@@ -70,7 +71,7 @@ final class Planner
         $this->stack($strips);
         $this->passes->toEncoded();
         $kernel = $this->passes->writer();
-        (new Output($kernel))->picture('out', $this->passes->opaque, $bits, $this->passes->exceeds());
+        (new Output($kernel, $this->as))->picture('out', $this->passes->opaque, $bits, $this->passes->exceeds());
         $this->passes->add($kernel);
 
         return new Plan($this->passes->all(), ['out'], $this->checkpoint);
@@ -318,7 +319,7 @@ final class Planner
         $this->strip($strip, 1, $ground);
         $this->passes->toEncoded();
         $kernel = $this->passes->writer();
-        (new Output($kernel))->difference($line, $before, $this->passes->opaque, $this->bits);
+        (new Output($kernel, $this->as))->difference($line, $before, $this->passes->opaque, $this->bits);
         $this->passes->add($kernel);
         if ($strip->muted) {
             $this->passes->takeBack($before);

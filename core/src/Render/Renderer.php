@@ -55,14 +55,15 @@ final class Renderer
      *
      * @param  8|16  $bits
      * @param  string|null  $below  a strip that is being changed: the picture below it is kept for the next call
+     * @param  Shown  $as  how it is shown
      *
      * @throws SceneError when a plate's picture or the strip is not there
      */
-    public function picture(Scene $scene, Window $window, int $bits = 8, ?string $until = null, ?string $below = null): Picture
+    public function picture(Scene $scene, Window $window, int $bits = 8, ?string $until = null, ?string $below = null, Shown $as = Shown::Colours): Picture
     {
         $scene = $this->lit($scene);
         $strips = $until === null ? $scene->strips : $scene->upTo($until);
-        $plan = $this->planner($scene, $window, [], $below)->picture($strips, $bits);
+        $plan = $this->planner($scene, $window, [], $below, $as)->picture($strips, $bits);
         [$clipped, $bytes] = $this->run($plan, $window, self::FORMATS[$bits]);
 
         return new Picture($window->columns, $window->rows, $bits, $bytes['out'], $clipped);
@@ -77,14 +78,14 @@ final class Renderer
      *
      * @throws SceneError when a strip is not there
      */
-    public function contributions(Scene $scene, Window $window, array $ids, int $bits = 8): array
+    public function contributions(Scene $scene, Window $window, array $ids, int $bits = 8, Shown $as = Shown::Colours): array
     {
         $known = array_map(static fn (Strip $strip): string => $strip->id, $scene->everyStrip());
         if (array_diff($ids, $known) !== []) {
             throw new SceneError('strip', 'there is no strip "'.implode('", "', array_diff($ids, $known)).'" in this scene');
         }
         $scene = $this->lit($scene);
-        $planner = $this->planner($scene, $window, $ids);
+        $planner = $this->planner($scene, $window, $ids, as: $as);
         $plan = $planner->contributions($scene->strips, $bits);
         [, $bytes] = $this->run($plan, $window, self::FORMATS[$bits]);
         $pictures = [];
@@ -108,9 +109,9 @@ final class Renderer
     }
 
     /** @param  list<string>  $tapped */
-    private function planner(Scene $scene, Window $window, array $tapped = [], ?string $below = null): Planner
+    private function planner(Scene $scene, Window $window, array $tapped = [], ?string $below = null, Shown $as = Shown::Colours): Planner
     {
-        return new Planner($this->inliner, $scene, $window, $this->shelf, $tapped, $below);
+        return new Planner($this->inliner, $scene, $window, $this->shelf, $tapped, $below, $as);
     }
 
     /** @return array{int, array<string, string>} clipped pixels, and the packed bytes of each result */

@@ -13,6 +13,7 @@ use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Stage\Ambient;
 use Aumbrel\Core\Stage\SceneSource;
 use Aumbrel\Core\Stage\Stage;
+use Closure;
 use JsonException;
 
 /** One piece of work as its file holds it: size, white, and the strips back to front. */
@@ -152,6 +153,30 @@ final readonly class Scene
     public function with(array $strips): self
     {
         return new self($this->title, $this->width, $this->height, $this->white, $strips, $this->accepted, $this->sources, $this->stage, $this->ambient, $this->unknown);
+    }
+
+    /**
+     * The same with one strip, wherever it is, made another one.
+     *
+     * @param  Closure(Strip): Strip  $change
+     */
+    public function changing(string $id, Closure $change): self
+    {
+        return $this->with(self::changed($this->strips, $id, $change));
+    }
+
+    /**
+     * @param  list<Strip>  $strips
+     * @param  Closure(Strip): Strip  $change
+     * @return list<Strip>
+     */
+    private static function changed(array $strips, string $id, Closure $change): array
+    {
+        return array_map(static fn (Strip $strip): Strip => match (true) {
+            $strip->id === $id => $change($strip),
+            $strip->isGroup() => $strip->holding(self::changed($strip->strips, $id, $change)),
+            default => $strip,
+        }, $strips);
     }
 
     /** @return list<string> plain names of the pictures that it is made of */

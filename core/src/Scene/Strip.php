@@ -138,6 +138,13 @@ final readonly class Strip
             $muted, $this->confinedTo, $this->masks, $this->strips, $this->unknown, $this->source, $this->complements, $this->contrast);
     }
 
+    /** The same in another mode. */
+    public function inMode(BlendMode $mode): self
+    {
+        return new self($this->id, $this->name, $this->kind, $this->values, $mode, $this->level, $this->amount,
+            $this->muted, $this->confinedTo, $this->masks, $this->strips, $this->unknown, $this->source, $this->complements, $this->contrast);
+    }
+
     public function isGroup(): bool
     {
         return $this->kind instanceof Group;

@@ -123,6 +123,18 @@ async function frames<Head extends AnyHead>(response: Response, onFrame: (frame:
     }
 }
 
+/** Small pictures, one behind the other; null when there are none. */
+async function small(response: Response): Promise<Frame<ContributionHead> | null> {
+    let found: Frame<ContributionHead> | null = null as Frame<ContributionHead> | null;
+    await frames<ContributionHead>(response, (frame) => {
+        if (frame.head.problem) {
+            throw new Refused(422, frame.head.problem);
+        }
+        found = frame.head.strips ? frame : found;
+    });
+    return found;
+}
+
 export type Looked = {
     view: string;
     number: number;
@@ -136,6 +148,9 @@ export type Looked = {
     mask: string | null;
     /** a plate whose cut-out is judged under a tint */
     tint: string | null;
+    /** how it is shown, and the strip of which only what it adds is wanted */
+    as: 'colours' | 'values' | 'clipping';
+    alone: string | null;
 };
 
 /** `of` rows in all, of which this frame brings `rows` from `firstRow` on; frames without rows tell how far it is. */
@@ -153,6 +168,8 @@ export type PictureHead = {
     problem?: string;
     field?: string | null;
     dropped?: boolean;
+    /** by how much what one strip adds was brightened */
+    factor?: number;
 } & Partial<Noticed>;
 
 /** A strip that belongs to a source, as its sheet offers it. */
@@ -178,16 +195,9 @@ export const api = {
     sphere: async (azimuth: number, elevation: number, size: number) =>
         new ImageData(new Uint8ClampedArray(await (await ask('GET', `sphere?azimuth=${azimuth}&elevation=${elevation}&size=${size}`)).arrayBuffer()), size, size),
     picture: async (id: string, looked: Looked, signal: AbortSignal, onFrame: (frame: Frame<PictureHead>) => void) => frames<PictureHead>(await ask('POST', `scenes/${id}/picture`, looked, { signal }), onFrame),
-    contributions: async (id: string) => {
-        let found: Frame<ContributionHead> | null = null as Frame<ContributionHead> | null;
-        await frames<ContributionHead>(await ask('POST', `scenes/${id}/contributions`), (frame) => {
-            if (frame.head.problem) {
-                throw new Refused(422, frame.head.problem);
-            }
-            found = frame.head.strips ? frame : found;
-        });
-        return found;
-    },
+    contributions: async (id: string) => small(await ask('POST', `scenes/${id}/contributions`)),
+    /** Small pictures of what is looked at, with one strip in each mode. */
+    modes: async (id: string, looked: Looked, signal: AbortSignal) => small(await ask('POST', `scenes/${id}/modes`, looked, { signal })),
     /** What belongs to a source, with small pictures; null when nothing does. */
     consequence: async (id: string, source: string) => {
         let proposals: Proposal[] | null = null as Proposal[] | null;

@@ -16,6 +16,7 @@ import { Row } from '../controls/Row';
 import { thingHand, valueHand } from './hands';
 import { LevelField } from './LevelField';
 import { Likeness } from './Likeness';
+import { ModeSheet } from './ModeSheet';
 import { BaseActions, EdgeActions } from './PlateBench';
 import { SourceBench } from './SourceBench';
 import { StageBench } from './StageBench';
@@ -159,12 +160,15 @@ function Mix({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures:
                 />
             )}
             {strip.family !== 'group' && (
+                <>
                 <ChoiceField label="Mode" value={strip.mode} choices={modes.map((mode) => ({ value: mode, label: mode }))} onSet={(mode) => void gestures.change(strip.id, { mode }, 'Mode')} />
+                <ModeSheet scene={scene} strip={strip} gestures={gestures} />
+                </>
             )}
             {isLight(strip) && (
                 <NumberField label="Contrast" value={strip.contrast ?? 0} unit="%" signed least={-100} most={100} step={1} rest={0} hand={thingHand<number | null>(strip.id, gestures, 'Contrast', (contrast) => ({ contrast: contrast ?? 0 }))} />
             )}
-            {isCapped && <p className="text-quiet">In {strip.mode} a level above 0 adds nothing where the light is full.</p>}
+            {isCapped && <p className="text-quiet">In {strip.mode} a level above 0 fills what is soft; where the light is full nothing more comes.</p>}
             <ChoiceField
                 label="Confined to"
                 value={strip.confinedTo ?? ''}

@@ -125,6 +125,11 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
                     {figure(value, scale.fine, light)}
                     {light ? '' : ' %'}
                 </span>
+                {light && value > 0 && !linearModes.includes(strip.mode) && (
+                    <span className="text-[11px] text-quiet" title={`Where the light is full nothing more comes in ${strip.mode}`}>
+                        full
+                    </span>
+                )}
             </div>
             <div className="mt-1 flex items-center gap-[3px]">
                 <Switch label="Solo" short="S" on={isSolo} onPress={() => work.toggleSolo(strip.id)} />

@@ -1,13 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, type ContributionHead, type Frame } from '../api/client';
+import { api } from '../api/client';
 import type { Scene } from '../api/types';
+import { picturesOf } from '../ui/smallPictures';
 import { useWork } from '../work/store';
-
-/** The small pictures of an answer, by strip. */
-export function picturesOf({ head: { columns, rows, strips }, pixels }: Frame<ContributionHead>): Map<string, ImageData> {
-    const size = columns * rows * 4;
-    return new Map(strips.map((id, at) => [id, new ImageData(pixels.slice(at * size, (at + 1) * size), columns, rows)]));
-}
 
 /** What each strip alone adds or takes away, as small pictures; asked for when the hand rests. */
 export function useContributions(scene: Scene): Map<string, ImageData> {

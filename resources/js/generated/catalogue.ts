@@ -3778,6 +3778,64 @@ export const modes: string[] = [
     "airlight"
 ];
 
+export const modeGroups: { does: string; modes: string[] }[] = [
+    {
+        "does": "covers",
+        "modes": [
+            "normal"
+        ]
+    },
+    {
+        "does": "lifts everything",
+        "modes": [
+            "screen",
+            "add",
+            "lighten",
+            "hard light"
+        ]
+    },
+    {
+        "does": "keeps blacks",
+        "modes": [
+            "overlay",
+            "soft light",
+            "color dodge"
+        ]
+    },
+    {
+        "does": "darkens",
+        "modes": [
+            "multiply",
+            "darken",
+            "color burn"
+        ]
+    },
+    {
+        "does": "colour only",
+        "modes": [
+            "color",
+            "hue",
+            "saturation",
+            "luminosity"
+        ]
+    },
+    {
+        "does": "turns tones over",
+        "modes": [
+            "difference",
+            "exclusion"
+        ]
+    },
+    {
+        "does": "our own",
+        "modes": [
+            "illuminate",
+            "airlight",
+            "kindle"
+        ]
+    }
+];
+
 export const linearModes: string[] = [
     "illuminate",
     "airlight"

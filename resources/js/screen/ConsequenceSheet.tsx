@@ -3,7 +3,7 @@ import { X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { api } from '../api/client';
 import type { Scene } from '../api/types';
-import { picturesOf } from '../desk/useContributions';
+import { picturesOf } from '../ui/smallPictures';
 import { SmallPicture } from '../ui/SmallPicture';
 import { figure } from '../ui/words';
 import type { Gestures } from '../work/gestures';

@@ -5,7 +5,7 @@ import { Readings } from '../readings/Readings';
 import { groundFor, isOfLines, paintTarget } from '../view/tools/target';
 import type { Gestures } from '../work/gestures';
 import { everyStrip } from '../work/strips';
-import { useWork, work, type Tool } from '../work/store';
+import { useWork, work, type Seeing, type Tool } from '../work/store';
 
 const TOOLS: { tool: Tool; label: string; key: string }[] = [
     { tool: 'move', label: 'Move', key: 'E' },
@@ -37,6 +37,7 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
             </div>
             <div className="flex shrink-0 items-center gap-2">
                 <Readings scene={scene} gestures={gestures} />
+                <See isChosen={strip !== undefined} />
                 {camera && <span className="font-mono text-[12px] text-quiet">{Math.round(camera.zoom * 100)} %</span>}
                 <button className="rounded-md px-2 text-quiet hover:text-ink" title="Show the whole scene (F)" onClick={() => work.stand(null)}>
                     Whole
@@ -50,6 +51,31 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
                 </button>
             </div>
         </div>
+    );
+}
+
+const SEEINGS: [Seeing, string][] = [
+    ['colours', 'Colours'],
+    ['values', 'Values'],
+    ['clipping', 'Clipping'],
+    ['alone', 'This strip alone'],
+    ['alone in greys', 'This strip in greys'],
+];
+
+/** How the picture is seen. */
+function See({ isChosen }: { isChosen: boolean }) {
+    const seeing = useWork((state) => state.seeing);
+    return (
+        <label className="flex items-center gap-1.5 text-quiet">
+            See
+            <select className={`h-5 w-[78px] rounded-sm bg-well px-1 ${seeing === 'colours' ? 'text-quiet' : 'text-ink'}`} value={seeing} onChange={(event) => event.target.value !== seeing && work.see(event.target.value as Seeing)}>
+                {SEEINGS.map(([value, words]) => (
+                    <option key={value} value={value} disabled={!isChosen && value.startsWith('alone')}>
+                        {words}
+                    </option>
+                ))}
+            </select>
+        </label>
     );
 }
 

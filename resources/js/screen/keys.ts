@@ -22,6 +22,8 @@ export const keyList: [string, string][] = [
     ['Arrows in the view', 'Nudge by 1 px; with shift by 10'],
     ['B, held', 'Before'],
     ['K, held', 'Clean look, without handles'],
+    ['V', 'Value view, clipping, as it is'],
+    ['L', 'What the chosen strip alone adds'],
     ['D', 'Duplicate'],
     ['Delete', 'Delete the strip'],
     ['Ctrl or Cmd with Z', 'Undo; with shift redo'],
@@ -123,6 +125,14 @@ function press(key: string, scene: Scene, gestures: Gestures): boolean {
             work.brush({ reveals: !brush.reveals });
             return true;
         }
+        case 'v': {
+            const { seeing } = useWork.getState();
+            work.see(seeing === 'values' ? 'clipping' : seeing === 'clipping' ? 'colours' : 'values');
+            return true;
+        }
+        case 'l':
+            work.see('alone');
+            return true;
         case 'f':
             work.stand(null);
             return true;

@@ -5,7 +5,7 @@ import { follow } from '../ui/pointer';
 import type { Gestures } from '../work/gestures';
 import { everyStrip, pointOf } from '../work/strips';
 import { AMBIENT, everySource, sourceName, sourceOf, STAGE } from '../work/things';
-import { useWork, work } from '../work/store';
+import { useWork, work, type Seeing } from '../work/store';
 import { lensOf, panned, restScale, toScene, windowOf, zoomedAt, type Size } from '../work/camera';
 import { Handles } from './handles/Handles';
 import { ToolLayer } from './tools/ToolLayer';
@@ -133,6 +133,7 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             <canvas ref={canvas} className="absolute inset-0 h-full w-full" data-testid="picture" />
             {!clean && (tool === 'move' || tool === 'pan') && drawing === null && <Handles scene={scene} lens={lens} view={view} gestures={gestures} passive={pans} />}
             {!clean && !pans && <ToolLayer scene={scene} lens={lens} view={view} gestures={gestures} />}
+            <Seen factor={shown?.head.factor ?? 1} clipped={shown?.head.clipped ?? 0} />
             {progress !== null && (
                 <p role="status" className="pointer-events-none absolute bottom-2 left-2 rounded-sm bg-well/80 px-2 text-quiet">
                     Rendering, {Math.floor(progress * 100)} %
@@ -147,6 +148,23 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
                 </div>
             )}
         </div>
+    );
+}
+
+/** In what way the picture is seen, when that is not as it is. */
+function Seen({ factor, clipped }: { factor: number; clipped: number }) {
+    const seeing = useWork((state) => state.seeing);
+    const words: Record<Seeing, string | null> = {
+        colours: null,
+        values: 'Values: the picture in greys',
+        clipping: clipped === 1 ? 'Clipping: 1 pixel' : `Clipping: ${clipped.toLocaleString('en')} pixels`,
+        alone: `What this strip adds or takes away${factor > 1 ? `, brightened ${factor.toFixed(1)} times` : ''}`,
+        'alone in greys': `How much this strip adds or takes away${factor > 1 ? `, brightened ${factor.toFixed(1)} times` : ''}`,
+    };
+    return words[seeing] === null ? null : (
+        <p role="status" className="pointer-events-none absolute top-2 right-2 rounded-sm bg-well/80 px-2 text-quiet">
+            {words[seeing]}
+        </p>
     );
 }
 
@@ -183,6 +201,9 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
     const before = useWork((state) => state.before);
     const mask = useWork((state) => state.maskAlone);
     const tint = useWork((state) => state.tint);
+    const seeing = useWork((state) => state.seeing);
+    const chosen = useWork((state) => state.chosen);
+    const { as, alone } = seen(seeing, everyStrip(scene.strips).some((strip) => strip.id === chosen) ? chosen : null);
     const loop = useRef<PictureLoop | null>(null);
     /** What the last picture at rest was asked of, whether it has come, and the newest revision that looks like it. */
     const asked = useRef<string | null>(null);
@@ -225,7 +246,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
         }
         const scale = restScale(lens, looked, globalThis.devicePixelRatio || 1);
         // writing a change down does not change the picture
-        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0, inForce: 0 })), everySource(scene, pending), scene.stage, scene.ambient, pending[STAGE], pending[AMBIENT], scene.white, looked, scale, solo, before, mask, tint, attempt]);
+        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0, inForce: 0 })), everySource(scene, pending), scene.stage, scene.ambient, pending[STAGE], pending[AMBIENT], scene.white, looked, scale, solo, before, mask, tint, as, alone, attempt]);
         if (content !== null && content === asked.current) {
             revision.current = scene.revision;
             if (hasCome.current) {
@@ -246,10 +267,12 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
             before,
             mask,
             tint,
+            as,
+            alone,
             moving,
             since: moving ? useWork.getState().movedAt : performance.now(),
         });
-    }, [scene, lens, looked, view, pending, moving, solo, before, mask, tint, attempt]);
+    }, [scene, lens, looked, view, pending, moving, solo, before, mask, tint, as, alone, attempt]);
 
     // once the server can be reached again the picture comes by itself
     useEffect(() => {
@@ -261,6 +284,18 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
     }, [problem]);
 
     return { shown, coming, progress, problem, again: useCallback(() => setAttempt((count) => count + 1), []) };
+}
+
+/** What is asked for when the picture is seen in one way or another. */
+function seen(seeing: Seeing, chosen: string | null): { as: 'colours' | 'values' | 'clipping'; alone: string | null } {
+    switch (seeing) {
+        case 'alone':
+            return { as: 'colours', alone: chosen };
+        case 'alone in greys':
+            return { as: 'values', alone: chosen };
+        default:
+            return { as: seeing, alone: null };
+    }
 }
 
 const held = new WeakMap<ImageData, { canvas: HTMLCanvasElement; bands: number; isWhole: boolean }>();

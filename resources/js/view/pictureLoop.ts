@@ -2,7 +2,7 @@ import { api, Refused, type Frame, type Looked, type PictureHead } from '../api/
 import type { Rect } from '../work/camera';
 
 /** What the view wants to see. */
-export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before' | 'mask' | 'tint'> & {
+export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before' | 'mask' | 'tint' | 'as' | 'alone'> & {
     window: Rect;
     /** Picture pixels to a scene pixel at rest, and the most while something moves. */
     scale: number;
@@ -140,6 +140,8 @@ export class PictureLoop {
                     before: wanted.before,
                     mask: wanted.mask,
                     tint: wanted.tint,
+                    as: wanted.as,
+                    alone: wanted.alone,
                 },
                 leaving.signal,
                 (frame) => {

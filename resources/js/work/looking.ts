@@ -1,6 +1,6 @@
 import type { Outlines, StageLines, Values } from '../api/types';
 import { set } from './slice';
-import type { Camera, Step, Work } from './state';
+import type { Camera, Seeing, Step, Work } from './state';
 
 /** The lines that a draft brings. */
 type Drafted = { outlines?: Record<string, Outlines>; inForce?: Record<string, Values>; stage?: StageLines | null };
@@ -17,6 +17,8 @@ export const looking = {
     letGoOfKeys: () => set({ before: false, clean: false }),
     /** Shows a mask alone in grey, or nothing of that. */
     viewMask: (maskAlone: string | null) => set({ maskAlone }),
+    /** How the picture is seen; asked for once more, it is seen as it is. */
+    see: (seeing: Seeing) => set((state) => ({ seeing: state.seeing === seeing ? 'colours' : seeing })),
     /** Judges a plate's cut-out under a tint, or no longer. */
     judge: (tint: string | null) => set({ tint }),
     /** A draft has come: what it says of lines and compass. One that comes after the hand has let go says nothing any more. */
@@ -37,5 +39,6 @@ export const panels = {
     keys: (keysOpen: boolean) => set({ keysOpen }),
     exporting: (exportOpen: boolean) => set({ exportOpen }),
     readings: (readingsOpen: boolean) => set({ readingsOpen }),
+    modes: (modesOpen: boolean) => set({ modesOpen }),
     compass: (compassOpen: boolean) => set({ compassOpen }),
 };

@@ -8,6 +8,9 @@ export type BrushSettings = { size: number; hardness: number; opacity: number; f
 /** What a click picks: tolerance in percent, the patch's width in picture pixels. */
 export type PickSettings = { tolerance: number; reach: 'touching' | 'everywhere'; patch: number };
 
+/** As it is, as greys, where it clips; or only what the chosen strip adds, in colour or in greys. */
+export type Seeing = 'colours' | 'values' | 'clipping' | 'alone' | 'alone in greys';
+
 /** A line that is to be drawn on the chosen plate. */
 export type Drawing = 'horizon' | 'shadow line' | null;
 
@@ -78,6 +81,10 @@ export type Work = {
     shownRevision: number;
     /** A mask that is seen alone, in grey. */
     maskAlone: string | null;
+    /** How the picture is seen. */
+    seeing: Seeing;
+    /** Whether the modes of the chosen strip are looked at side by side. */
+    modesOpen: boolean;
     solo: string[];
     before: boolean;
     clean: boolean;
@@ -118,6 +125,8 @@ export const fresh: Work = {
     stageLines: null,
     shownRevision: 0,
     maskAlone: null,
+    seeing: 'colours',
+    modesOpen: false,
     solo: [],
     before: false,
     clean: false,

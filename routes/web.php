@@ -12,6 +12,7 @@ use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\PassphraseController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlateController;
+use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\SceneController;
 use App\Http\Controllers\SphereController;
 use App\Http\Middleware\PageSession;
@@ -60,6 +61,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
         Route::withoutMiddleware($withoutSession)->group(function (): void {
             Route::post('picture', [PictureController::class, 'picture']);
             Route::post('modes', [PictureController::class, 'modes']);
+            Route::post('readings', ReadingController::class);
             Route::post('contributions', [PictureController::class, 'contributions']);
             Route::post('colour', ColourController::class);
             Route::post('sources/{source}/consequence', ConsequenceController::class)->where('source', '[A-Za-z0-9_-]{1,40}');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gestures;
 
 use App\Faults\NotPossible;
+use App\Render\LightStudies;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneStore;
 use App\Scenes\Seen;
@@ -15,7 +16,7 @@ use LogicException;
 /** Takes a mend that a reading offers. */
 final class Mend extends Gesture
 {
-    public function __construct(private readonly SceneStore $store)
+    public function __construct(private readonly SceneStore $store, private readonly LightStudies $studies)
     {
     }
 
@@ -26,7 +27,10 @@ final class Mend extends Gesture
 
     public function find(Asked $asked): mixed
     {
-        $reading = (new Readings($this->store->document($asked->scene), $this->store->known($asked->scene)))->find($asked->text('reading'))
+        [$document, $known] = [$this->store->document($asked->scene), $this->store->known($asked->scene)];
+        // most rest on the scene alone; the picture is looked at only for the others
+        $reading = (new Readings($document, $known))->find($asked->text('reading'))
+            ?? (new Readings($document, $known, $this->studies->of($asked->scene) ?? []))->find($asked->text('reading'))
             ?? throw new NotPossible('reading', 'This reading is gone: the scene has changed.');
 
         return array_values(array_filter($reading->mends, static fn (Offered $mend): bool => $mend->key === $asked->text('mend')))[0]
@@ -49,7 +53,9 @@ final class Mend extends Gesture
     {
         $mend = $this->mend($asked);
         if ($mend->strip !== null) {
-            return $scene->withValues($mend->strip, $mend->values);
+            $mended = $scene->withValues($mend->strip, $mend->values);
+
+            return $mend->fields === [] ? $mended : $mended->with(['strips' => [$mend->strip => array_replace($mended->strip($mend->strip), $mend->fields)]]);
         }
         $accepted = is_array($scene->scene['accepted'] ?? null) ? $scene->scene['accepted'] : [];
 

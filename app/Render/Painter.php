@@ -11,6 +11,8 @@ use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Plate\Plate;
 use Aumbrel\Core\Plate\PlateStudy;
+use Aumbrel\Core\Reading\LightFacts;
+use Aumbrel\Core\Render\LightStudy;
 use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Render\Shown;
@@ -56,6 +58,11 @@ final class Painter
             $bytes = implode('', array_map(static fn ($picture): string => $picture->bytes, $pictures));
 
             return new PaintedReply($window->columns, $window->rows, 0, array_map(strval(...), array_keys($pictures)), $bytes);
+        }
+        if ($request->kind === RenderRequest::LIGHTS) {
+            $facts = array_map(static fn (LightFacts $facts): array => $facts->toArray(), (new LightStudy($this->renderer, $this->pictures))->of($scene));
+
+            return new PaintedReply(0, 0, 0, [], json_encode($facts, JSON_THROW_ON_ERROR));
         }
         if ($request->kind === RenderRequest::MODES) {
             return $this->inEveryMode($scene, $window, $request->strips[0] ?? '');

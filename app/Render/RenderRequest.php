@@ -19,6 +19,9 @@ final readonly class RenderRequest
     /** What one strip alone adds or takes away, brightened so that it can be judged. */
     public const ALONE = 'alone';
 
+    /** What is measured of every strip in the picture, as JSON. */
+    public const LIGHTS = 'lights';
+
     /** The picture with one strip in each of the modes that it can be mixed in. */
     public const MODES = 'modes';
 

@@ -11,14 +11,14 @@ use Aumbrel\Core\Kind\Everywhere;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\OneColour;
+use Aumbrel\Core\Kind\OneTone;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
-use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Value\FlatColourValue;
 use Aumbrel\Core\Value\Values;
 
 /** One colour as it is stored, over everything that its masks leave: for burning and for dark tints. */
-final readonly class Fill implements StripKind
+final readonly class Fill implements OneTone
 {
     use Plain;
 
@@ -54,6 +54,11 @@ final readonly class Fill implements StripKind
     public static function from(Values $values): self
     {
         return new self(Rgb::fromHex($values->text('colour')));
+    }
+
+    public function tone(): Rgb
+    {
+        return $this->colour;
     }
 
     public function defaultMode(): BlendMode

@@ -37,6 +37,9 @@ interface Pictured extends StripKind
      */
     public function outline(PictureSource $picture, array $masks): ?PlateOutline;
 
+    /** Whether its edge is softened beyond what its picture has. */
+    public function softens(): bool;
+
     /** How it is in the scene; null when that was not said, and is guessed from how it looks. */
     public function stance(): ?Stance;
 

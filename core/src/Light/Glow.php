@@ -13,6 +13,8 @@ use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\DrivenByValues;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\Field;
+use Aumbrel\Core\Kind\Glows;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Level;
 use Aumbrel\Core\Kind\OneColour;
@@ -43,7 +45,7 @@ use Aumbrel\Core\Value\Values;
  * Something that shines: shells from a shape's mask. The core is the shape contracted, the others are the shape blurred; each
  * has its radius, level, colour and mode. They are laid from the outermost in, each on what the one before left.
  */
-final readonly class Glow implements Driven, Proposes, Shines
+final readonly class Glow implements Driven, Glows, Proposes, Shines
 {
     use DrivenByValues;
     use Plain;
@@ -179,7 +181,7 @@ final readonly class Glow implements Driven, Proposes, Shines
     public function layers(Site $site): array
     {
         $own = $this->colour->linear($site->white());
-        $emitter = $this->emitter($site);
+        $emitter = $this->shining($site);
         if ($emitter === null || $own->largest() <= 0) {
             return [];
         }
@@ -200,14 +202,51 @@ final readonly class Glow implements Driven, Proposes, Shines
         return $layers;
     }
 
-    private function shell(Shell $shell, Emitter $emitter, Rgb $own, Site $site, float $lost): Layer
+    private function field(Shell $shell, Emitter $emitter, float $step): Field
     {
         $radius = $shell->radius * $this->reach;
-        $field = match (true) {
-            $shell->part === ShellPart::Core => new Contracted($emitter, $radius, $site->window()->step()),
-            $radius < 0.05 => new Contracted($emitter, 0.0, $site->window()->step()),
+
+        return match (true) {
+            $shell->part === ShellPart::Core => new Contracted($emitter, $radius, $step),
+            $radius < 0.05 => new Contracted($emitter, 0.0, $step),
             default => new Softened($emitter, $radius),
         };
+    }
+
+    public function shells(Site $site, Emitter $shining, float $step): array
+    {
+        return array_map(fn (Shell $shell): array => [$shell->part->value, $this->field($shell, $shining, $step), $site->level() + $shell->level], $this->shells->all);
+    }
+
+    public function contraction(): float
+    {
+        foreach ($this->shells->all as $shell) {
+            if ($shell->part === ShellPart::Core) {
+                return $shell->radius * $this->reach;
+            }
+        }
+
+        return 0.0;
+    }
+
+    /** Without a core one is put into it. */
+    public function hotter(float $stops): array
+    {
+        $shells = $this->shells->all;
+        $hasCore = ($shells[0]->part ?? null) === ShellPart::Core;
+        $core = $hasCore ? $shells[0] : new Shell(ShellPart::Core, 0.0, 0.0, 0.9);
+
+        return ['shells' => (new Shells([$core->with(level: min(Unit::MOST_LEVEL, $core->level + $stops)), ...array_slice($shells, $hasCore ? 1 : 0)]))->toArray()];
+    }
+
+    public function contractedBy(float $px): array
+    {
+        return ['shells' => (new Shells(array_map(fn (Shell $shell): Shell => $shell->part === ShellPart::Core ? $shell->with(radius: round($px / $this->reach, 1)) : $shell, $this->shells->all)))->toArray()];
+    }
+
+    private function shell(Shell $shell, Emitter $emitter, Rgb $own, Site $site, float $lost): Layer
+    {
+        $field = $this->field($shell, $emitter, $site->window()->step());
         $field = $this->keptInside ? new Inside($field, $emitter, $site->window()->step()) : $field;
         $level = new Level($site->level() + $shell->level + ($shell->colour === null ? $lost : $shell->colour->stops($site->white())));
         $mode = $shell->mode ?? $site->mode();
@@ -216,7 +255,7 @@ final readonly class Glow implements Driven, Proposes, Shines
             : new Layer($mode, new Ramped($field, $shell->ramp), new RampTint($field, $shell->ramp, $site->window()), $level);
     }
 
-    private function emitter(Site $site): ?Emitter
+    public function shining(Site $site): ?Emitter
     {
         return match ($this->from) {
             self::DRAWN => $site->emitter($this->of),

@@ -11,6 +11,8 @@ use Aumbrel\Core\Kind\Drive;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\DrivenByValues;
 use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\Framed;
+use Aumbrel\Core\Kind\HoldsBlack;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Level;
 use Aumbrel\Core\Kind\OneColour;
@@ -35,7 +37,7 @@ use Aumbrel\Core\Value\Values;
  * A picture, or a texture of the shelf, as light. Its black is held: (v - blacks) / (1 - blacks), then gain, so that what is dark
  * in it adds nothing.
  */
-final readonly class Leak implements Driven
+final readonly class Leak implements Driven, Framed, HoldsBlack
 {
     use DrivenByValues;
     use Plain;
@@ -153,6 +155,23 @@ final readonly class Leak implements Driven
             $this->sheet->texture === Texture::Picture && ! $around->hasPicture((string) $this->sheet->picture) => 'Its picture is gone: choose another one.',
             default => null,
         };
+    }
+
+    /** A texture of the shelf has no border. */
+    public function frame(): ?array
+    {
+        return $this->sheet->texture === Texture::Picture ? $this->sheet->corners() : null;
+    }
+
+    public function covering(int $width, int $height): array
+    {
+        return $this->sheet->covering($width, $height);
+    }
+
+    /** What was added at least, in the sheet's own brightness; a little more, so that nothing is left of it. */
+    public function holdingBlack(float $least): array
+    {
+        return ['blacks' => round(min(95.0, 100 * ($this->blacks + (1 - $this->blacks) * $least * 2 ** -$this->gain) + 1.5), 1)];
     }
 
     public static function hangsOn(): array

@@ -227,6 +227,11 @@ final readonly class Plate implements Pictured
             : new CutPlane($picture, $placement, $window, $masks, $edge);
     }
 
+    public function softens(): bool
+    {
+        return $this->edge->soften > 0;
+    }
+
     public function outline(PictureSource $picture, array $masks): ?PlateOutline
     {
         return $masks === [] && $picture->opaque() ? null

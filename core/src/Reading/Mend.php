@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Reading;
 
-/** A correction that a reading offers: values of one strip, or the reading accepted as it is. */
+/** A correction that a reading offers: values and fields of one strip, or the reading accepted as it is. */
 final readonly class Mend
 {
     public const ACCEPT = 'accept';
 
-    /** @param  array<string, mixed>  $values  by name */
-    public function __construct(public string $key, public string $label, public ?string $strip = null, public array $values = [])
+    /**
+     * @param  array<string, mixed>  $values  by name
+     * @param  array<string, mixed>  $fields  of the strip itself, such as its mode or its level
+     */
+    public function __construct(public string $key, public string $label, public ?string $strip = null, public array $values = [], public array $fields = [])
     {
     }
 }

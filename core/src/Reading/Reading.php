@@ -31,7 +31,7 @@ final readonly class Reading
         return [
             'id' => $this->id, 'kind' => $this->kind, 'strips' => $this->strips, 'seen' => $this->seen, 'why' => $this->why,
             'number' => $this->number, 'unit' => $this->unit, 'confidence' => $this->confidence,
-            'mends' => array_map(static fn (Mend $mend): array => ['key' => $mend->key, 'label' => $mend->label, 'strip' => $mend->strip, 'values' => (object) $mend->values], $this->mends),
+            'mends' => array_map(static fn (Mend $mend): array => ['key' => $mend->key, 'label' => $mend->label, 'strip' => $mend->strip, 'values' => (object) $mend->values, ...($mend->fields === [] ? [] : ['fields' => $mend->fields])], $this->mends),
         ];
     }
 }

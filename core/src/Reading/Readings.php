@@ -22,7 +22,8 @@ final readonly class Readings
 
     private Hanging $hanging;
 
-    public function __construct(private Scene $scene, private Measures $measures)
+    /** @param  list<LightFacts>  $facts  what was measured of strips in the picture */
+    public function __construct(private Scene $scene, private Measures $measures, private array $facts = [])
     {
         $this->compass = new Compass($scene, $measures);
         $this->hanging = new Hanging($scene, $measures);
@@ -31,8 +32,32 @@ final readonly class Readings
     /** @return list<Reading> the gravest first; accepted ones are left out */
     public function all(): array
     {
-        $readings = [...$this->directions(), ...$this->strips(), ...$this->stances(), ...$this->cutOuts()];
+        $agreement = new Agreement($this->scene, $this->hanging, $this->compass);
 
+        return $this->notAccepted([...$this->directions(), ...$this->strips(), ...$this->stances(), ...$this->cutOuts(), ...$agreement->readings(), ...$this->seen()]);
+    }
+
+    /** @return list<Reading> those that rest on what was measured in the picture */
+    public function ofPicture(): array
+    {
+        return $this->notAccepted($this->seen());
+    }
+
+    /** @return list<Reading> */
+    private function seen(): array
+    {
+        // what is said to miss something is not said to do nothing as well
+        $missing = array_merge(...array_map(static fn (Reading $reading): array => $reading->strips, $this->strips()));
+
+        return (new SeenLights($this->scene, $this->measures, array_values(array_filter($this->facts, static fn (LightFacts $facts): bool => ! in_array($facts->strip, $missing, true)))))->readings();
+    }
+
+    /**
+     * @param  list<Reading>  $readings
+     * @return list<Reading>
+     */
+    private function notAccepted(array $readings): array
+    {
         return array_values(array_filter($readings, fn (Reading $reading): bool => ! in_array($reading->id, $this->scene->accepted, true)));
     }
 

@@ -75,6 +75,20 @@ final readonly class Sheet
         return new Placement(new Point(0, 0), new Point(0, 0), fit: $this->map($picture->width(), $picture->height()));
     }
 
+    /**
+     * The values that let it run past a scene of a size on all sides, in its own proportions.
+     *
+     * @return array<string, mixed>
+     */
+    public function covering(int $width, int $height): array
+    {
+        [$cos, $sin] = [abs(cos(deg2rad($this->turn))), abs(sin(deg2rad($this->turn)))];
+        // what the scene takes up of the sheet's own two sides
+        $by = 1.02 * max(($width * $cos + $height * $sin) / $this->width, ($width * $sin + $height * $cos) / $this->height);
+
+        return ['middle' => [$width / 2, $height / 2], 'width' => round($by * $this->width, 1), 'height' => round($by * $this->height, 1)];
+    }
+
     /** @return list<array{float, float}> its corners in the scene, in order round it */
     public function corners(): array
     {

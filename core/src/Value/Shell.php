@@ -35,6 +35,12 @@ final readonly class Shell
     ) {
     }
 
+    /** The same with another radius or level. */
+    public function with(?float $radius = null, ?float $level = null): self
+    {
+        return new self($this->part, $radius ?? $this->radius, $level ?? $this->level, $this->pale, $this->colour, $this->ramp, $this->mode);
+    }
+
     /** @throws SceneError naming the field */
     public static function read(mixed $raw, string $field): self
     {

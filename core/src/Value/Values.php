@@ -96,6 +96,11 @@ final readonly class Values
         return $this->get($name) === null ? null : $this->object($name, $class);
     }
 
+    public function has(string $name): bool
+    {
+        return array_key_exists($name, $this->values);
+    }
+
     /** @return array<string, mixed> as it stands in JSON */
     public function toArray(): array
     {

@@ -1,4 +1,4 @@
-import type { Changes, Export, Noticed, Outlines, Point, Scene, SceneCard, StageLines, Values } from './types';
+import type { Changes, Export, Noticed, Outlines, Point, Reading, Scene, SceneCard, StageLines, Values } from './types';
 
 /** Something that the server would not do, in its words. */
 export class Refused extends Error {
@@ -196,6 +196,11 @@ export const api = {
         new ImageData(new Uint8ClampedArray(await (await ask('GET', `sphere?azimuth=${azimuth}&elevation=${elevation}&size=${size}`)).arrayBuffer()), size, size),
     picture: async (id: string, looked: Looked, signal: AbortSignal, onFrame: (frame: Frame<PictureHead>) => void) => frames<PictureHead>(await ask('POST', `scenes/${id}/picture`, looked, { signal }), onFrame),
     contributions: async (id: string) => small(await ask('POST', `scenes/${id}/contributions`)),
+    /** What is noticed in the picture itself; null when something newer came in between. */
+    readings: async (id: string) => {
+        const response = await ask('POST', `scenes/${id}/readings`);
+        return response.status === 204 ? null : ((await response.json()) as { readings: Reading[] }).readings;
+    },
     /** Small pictures of what is looked at, with one strip in each mode. */
     modes: async (id: string, looked: Looked, signal: AbortSignal) => small(await ask('POST', `scenes/${id}/modes`, looked, { signal })),
     /** What belongs to a source, with small pictures; null when nothing does. */

@@ -151,7 +151,7 @@ export type Sight = {
     source: string | null;
 };
 
-export type Mend = { key: string; label: string; strip: string | null; values: Values };
+export type Mend = { key: string; label: string; strip: string | null; values: Values; /** of the strip itself */ fields?: Record<string, Value> };
 
 export type Reading = { id: string; kind: string; strips: string[]; seen: string; why: string; number: number | null; unit: string; confidence: number | null; mends: Mend[] };
 

@@ -2,6 +2,7 @@ import { useCallback, useRef, useState } from 'react';
 import type { Scene, Strip } from '../api/types';
 import type { Gestures } from '../work/gestures';
 import { everyStrip } from '../work/strips';
+import { useReadings } from '../work/readings';
 import { useWork, work } from '../work/store';
 import { Shelf } from './Shelf';
 import { StripCard } from './StripCard';
@@ -11,8 +12,7 @@ import { useContributions } from './useContributions';
 export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
     const pending = useWork((state) => state.pending);
     const strips = everyStrip(scene.strips, pending);
-    const noticed = useWork((state) => state.noticed);
-    const concerned = (noticed.readings ?? scene.readings).flatMap((reading) => reading.strips);
+    const concerned = useReadings(scene).flatMap((reading) => reading.strips);
     const pictures = useContributions(scene);
     const list = useRef<HTMLDivElement>(null);
     const { carried, slot, ...carrying } = useCarry(list, (strip, places) => void gestures.move(strip, places));

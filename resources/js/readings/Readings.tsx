@@ -1,13 +1,13 @@
 import { Popover } from 'radix-ui';
 import type { Scene } from '../api/types';
 import type { Gestures } from '../work/gestures';
+import { useReadings } from '../work/readings';
 import { useWork, work } from '../work/store';
 
 /** What the core has noticed, each with its mends. */
 export function Readings({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
-    const noticed = useWork((state) => state.noticed);
     const open = useWork((state) => state.readingsOpen);
-    const readings = noticed.readings ?? scene.readings;
+    const readings = useReadings(scene);
     return (
         <Popover.Root open={open} onOpenChange={work.readings}>
             <Popover.Trigger className={`rounded-md px-2 ${readings.length > 0 ? 'text-ink' : 'text-quiet'} hover:text-ink`} data-testid="readings">
@@ -16,7 +16,7 @@ export function Readings({ scene, gestures }: { scene: Scene; gestures: Gestures
             </Popover.Trigger>
             <Popover.Portal>
                 <Popover.Content side="top" align="end" sideOffset={8} className="z-40 flex max-h-[400px] w-[380px] flex-col gap-2 overflow-y-auto rounded-md border border-line bg-well p-2 shadow-xl">
-                    {readings.length === 0 && <p className="px-1 text-quiet">Nothing is noticed. Readings come when plates or lights disagree about direction, or a mask misses something.</p>}
+                    {readings.length === 0 && <p className="px-1 text-quiet">Nothing is noticed. Readings come when plates or lights disagree, when a light does nothing or shows its border, or when a mask misses something.</p>}
                     {readings.map((reading) => (
                         <article key={reading.id} className="rounded-sm bg-panel px-3 py-2">
                             <button className="text-left" onClick={() => work.choose(reading.strips[reading.strips.length - 1] ?? null)}>

@@ -1,0 +1,235 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Render;
+
+use Aumbrel\Core\Color\Luma;
+use Aumbrel\Core\CutOut\Pieces;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\Framed;
+use Aumbrel\Core\Kind\Glows;
+use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Picture\PictureShelf;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Raster\Distance;
+use Aumbrel\Core\Reading\LightFacts;
+use Aumbrel\Core\Scene\Hanging;
+use Aumbrel\Core\Scene\Scene;
+use Aumbrel\Core\Scene\Strip;
+
+/** Measures every strip of a scene in small pictures of the whole of it. */
+final readonly class LightStudy
+{
+    /** The longer side of the pictures in which it is measured. */
+    private const LONGEST = 320;
+
+    /** The longer side of those in which pieces are counted. */
+    private const FINE = 900;
+
+    /** What covers less is not what shines. */
+    private const AROUND = 0.02;
+
+    /** The share of what is around that may be brighter than what counts for it: a lamp behind, a highlight. */
+    private const SPARED = 0.05;
+
+    /** Places along a side of a frame. */
+    private const PLACES = 48;
+
+    /** How far from a frame the two sides of it are looked at, pixels. */
+    private const BESIDE = 1.6;
+
+    /** Alpha between these is half transparent. */
+    private const HALF = [0.04, 0.96];
+
+    public function __construct(private Renderer $renderer, private PictureShelf $shelf)
+    {
+    }
+
+    /** @return list<LightFacts> of the strips that are not muted */
+    public function of(Scene $scene): array
+    {
+        $strips = array_values(array_filter($scene->everyStrip(), static fn (Strip $strip): bool => ! $strip->muted && ! $strip->isGroup()));
+        $measured = array_values(array_filter($strips, static fn (Strip $strip): bool => ! $strip->kind instanceof Pictured));
+        $window = Window::whole($scene->width, $scene->height, min(1.0, self::LONGEST / max($scene->width, $scene->height)));
+        $pictures = $measured === [] ? [] : $this->renderer->contributions($scene, $window, array_column($measured, 'id'), 16);
+        $lit = (new Hanging($scene, $this->renderer->measures()))->resolved();
+        $facts = [];
+        foreach ($strips as $strip) {
+            $facts[] = $strip->kind instanceof Pictured ? new LightFacts($strip->id, cutOff: $this->cutOff($strip, $strip->kind)) : $this->light($lit->find($strip->id) ?? $strip, $lit, $pictures[$strip->id], $window);
+        }
+
+        return $facts;
+    }
+
+    private function light(Strip $strip, Scene $scene, Picture $picture, Window $window): LightFacts
+    {
+        $changes = self::largest($picture->bytes);
+        $edge = $strip->kind instanceof Framed ? self::edge($strip->kind->frame(), $changes, $window) : 0.0;
+        $site = new StripSite($strip, new Sites($scene, $window, $this->shelf));
+        $glow = $strip->kind instanceof Glows ? $this->glow($strip, $strip->kind, $scene, $site, $changes) : [];
+
+        return new LightFacts($strip->id, max([0.0, ...$changes]), min([1.0, ...$changes]), $edge, ...$glow);
+    }
+
+    /**
+     * @param  list<float>  $changes
+     * @return array{heart?: float|null, around?: float, shells?: array<string, float>, pieces?: int, vanished?: int, keeps?: float}
+     */
+    private function glow(Strip $strip, Glows $kind, Scene $scene, Site $site, array $changes): array
+    {
+        $shining = $kind->shining($site);
+        if ($shining === null) {
+            return [];
+        }
+        $window = $site->window();
+        $covers = $this->renderer->planes->sample(fn (KernelWriter $kernel): string => $shining->write($kernel, $window), $window);
+        $lumas = self::lumas($this->renderer->picture($scene, $window, 16, $strip->id)->bytes);
+        [$heart, $weight, $around] = [0.0, 0.0, []];
+        foreach ($covers as $at => $cover) {
+            $heart += $cover * $cover * $lumas[$at];
+            $weight += $cover * $cover;
+            if ($cover < self::AROUND && $changes[$at] > self::AROUND) {
+                $around[] = $lumas[$at];
+            }
+        }
+        sort($around);
+        $shells = [];
+        foreach ($kind->shells($site, $shining, $window->step()) as [$word, $field, $level]) {
+            $values = $this->renderer->planes->sample(fn (KernelWriter $kernel): string => $field->write($kernel, $window), $window);
+            $shells[isset($shells[$word]) ? $word.' '.(count($shells) + 1) : $word] = round(max([0.0, ...$values]) * 2 ** $level, 3);
+        }
+
+        return [
+            'heart' => $weight > 0 ? $heart / $weight : null, 'around' => $around === [] ? 0.0 : $around[(int) ((1 - self::SPARED) * (count($around) - 1))], 'shells' => $shells,
+            ...$this->pieces($kind, $shining, $scene),
+        ];
+    }
+
+    /** @return array{pieces?: int, vanished?: int, keeps?: float} */
+    private function pieces(Glows $kind, Emitter $shining, Scene $scene): array
+    {
+        $by = $kind->contraction();
+        if ($by <= 0) {
+            return [];
+        }
+        $window = Window::whole($scene->width, $scene->height, min(1.0, self::FINE / max($scene->width, $scene->height)));
+        $covers = $this->renderer->planes->sample(fn (KernelWriter $kernel): string => $shining->write($kernel, $window), $window);
+        [$labels, $count] = Pieces::label($covers, $window->columns, $window->rows);
+        if ($count === 0) {
+            return [];
+        }
+        $deepest = array_fill(1, $count, 0.0);
+        foreach (Distance::signed($covers, $window->columns, $window->rows, 2 * $by * $window->scale + 4, isExact: false) as $at => $distance) {
+            if ($labels[$at] !== 0 && $distance > $deepest[$labels[$at]]) {
+                $deepest[$labels[$at]] = $distance;
+            }
+        }
+        $deepest = array_map(static fn (float $distance): float => $distance * $window->step(), $deepest);
+
+        return ['pieces' => $count, 'vanished' => count(array_filter($deepest, static fn (float $distance): bool => $distance < $by)), 'keeps' => round(0.8 * min([$by, ...$deepest]), 1)];
+    }
+
+    /**
+     * How much brighter it is inside its frame than outside, on the side where that shows most.
+     *
+     * @param  list<array{float, float}>|null  $frame
+     * @param  list<float>  $changes
+     */
+    private static function edge(?array $frame, array $changes, Window $window): float
+    {
+        $most = 0.0;
+        $frame ??= [];
+        foreach ($frame as $k => [$x0, $y0]) {
+            [$x1, $y1] = $frame[($k + 1) % count($frame)];
+            $length = hypot($x1 - $x0, $y1 - $y0);
+            if ($length <= 0) {
+                continue;
+            }
+            // going clockwise as seen the inside lies to the right
+            [$inX, $inY] = [-($y1 - $y0) / $length * self::BESIDE, ($x1 - $x0) / $length * self::BESIDE];
+            [$sum, $count] = [0.0, 0];
+            for ($n = 0; $n < self::PLACES; $n++) {
+                $share = ($n + 0.5) / self::PLACES;
+                [$x, $y] = [($x0 + $share * ($x1 - $x0) - $window->x) * $window->scale, ($y0 + $share * ($y1 - $y0) - $window->y) * $window->scale];
+                $inside = self::at($changes, $window, $x + $inX, $y + $inY);
+                $outside = self::at($changes, $window, $x - $inX, $y - $inY);
+                if ($inside !== null && $outside !== null) {
+                    $sum += $inside - $outside;
+                    $count++;
+                }
+            }
+            // a side of which hardly anything lies in the picture shows no edge
+            $most = $count < self::PLACES / 8 ? $most : max($most, $sum / $count);
+        }
+
+        return $most;
+    }
+
+    /** @param  list<float>  $values */
+    private static function at(array $values, Window $window, float $x, float $y): ?float
+    {
+        return $x < 0 || $y < 0 || $x >= $window->columns || $y >= $window->rows ? null : $values[(int) $y * $window->columns + (int) $x];
+    }
+
+    /** The share of a picture's border at which it is half transparent, when nothing else cuts it out or softens it. */
+    private function cutOff(Strip $strip, Pictured $plate): float
+    {
+        $picture = $this->shelf->picture($plate->picture());
+        if ($picture->opaque() || $strip->cutOut() !== [] || $plate->softens()) {
+            return 0.0;
+        }
+        [$width, $height] = [$picture->width(), $picture->height()];
+        [$half, $count] = [0, 0];
+        foreach ([[0, 0, $width, 1], [0, $height - 1, $width, 1], [0, 0, 1, $height], [$width - 1, 0, 1, $height]] as $side) {
+            foreach (self::alphas($picture, ...$side) as $alpha) {
+                $half += $alpha > self::HALF[0] && $alpha < self::HALF[1] ? 1 : 0;
+                $count++;
+            }
+        }
+
+        return $count === 0 ? 0.0 : $half / $count;
+    }
+
+    /** @return list<float> */
+    private static function alphas(PictureSource $picture, int $x, int $y, int $columns, int $rows): array
+    {
+        [$shift, $most] = $picture->bits() === 16 ? [48, 65535] : [24, 255];
+
+        return array_map(static fn (int $pixel): float => ($pixel >> $shift & $most) / $most, $picture->pixels(0, $x, $y, $columns, $rows));
+    }
+
+    /**
+     * The largest channel of each pixel.
+     *
+     * @param  string  $bytes  16-bit red, green, blue, alpha
+     * @return list<float>
+     */
+    private static function largest(string $bytes): array
+    {
+        $largest = [];
+        /** @var array<int, int> $values */
+        $values = unpack('n*', $bytes);
+        for ($at = 1, $end = count($values); $at < $end; $at += 4) {
+            $largest[] = max($values[$at], $values[$at + 1], $values[$at + 2]) / 65535;
+        }
+
+        return $largest;
+    }
+
+    /** @return list<float> */
+    private static function lumas(string $bytes): array
+    {
+        $lumas = [];
+        /** @var array<int, int> $values */
+        $values = unpack('n*', $bytes);
+        for ($at = 1, $end = count($values); $at < $end; $at += 4) {
+            $lumas[] = Luma::of($values[$at] / 65535, $values[$at + 1] / 65535, $values[$at + 2] / 65535);
+        }
+
+        return $lumas;
+    }
+}

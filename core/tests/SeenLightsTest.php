@@ -30,7 +30,7 @@ function darkPictures(): array
 }
 
 /** @param  list<array<string, mixed>>  $strips */
-function litScene(array $strips, array $more = [], string $ground = 'night'): Scene
+function nightScene(array $strips, array $more = [], string $ground = 'night'): Scene
 {
     foreach ($strips as $at => $strip) {
         $strips[$at] = ['id' => "l{$at}", ...$strip];
@@ -74,7 +74,7 @@ function mended(Scene $scene, Reading $reading, int $which = 0): Scene
 }
 
 it('notices in the picture what is wrong with a light, and its mend ends it', function (array $strips, string $id, string $says, float $least, float $most, array $more = [], string $ground = 'night'): void {
-    $scene = litScene($strips, $more, $ground);
+    $scene = nightScene($strips, $more, $ground);
     $reading = readOf($scene)[$id] ?? null;
     expect($reading)->not->toBeNull()->and($reading->seen)->toContain($says)->and($reading->number)->toBeGreaterThanOrEqual($least)->toBeLessThanOrEqual($most);
     expect($reading->mends[0]->strip)->not->toBeNull();
@@ -95,7 +95,7 @@ it('notices in the picture what is wrong with a light, and its mend ends it', fu
 ]);
 
 it('notices without the picture what lights disagree about', function (array $strips, string $id, string $says, float $least, float $most, array $more = []): void {
-    $scene = litScene($strips, $more);
+    $scene = nightScene($strips, $more);
     $reading = readOf($scene)[$id] ?? null;
     expect($reading)->not->toBeNull()->and($reading->seen)->toContain($says)->and($reading->number)->toBeGreaterThanOrEqual($least)->toBeLessThanOrEqual($most);
     expect(readOf(mended($scene, $reading)))->not->toHaveKey($id);
@@ -113,7 +113,7 @@ it('notices without the picture what lights disagree about', function (array $st
 
 it('has nothing to say of lights that are right', function (): void {
     $lamp = ['sources' => [['id' => 'lamp', 'kind' => 'lamp', 'name' => 'Lamp', 'values' => ['place' => [100, 60], 'colour' => ['kelvin' => 2700]]]]];
-    $scene = litScene([
+    $scene = nightScene([
         Rendering::plate('figure', ['id' => 'figure', 'values' => ['place' => [150, 50]]]),
         ['kind' => 'glow', 'source' => 'lamp', 'values' => ['centre' => [100, 60], 'size' => 20, 'takesColour' => true, 'takesPlace' => true]],
         ['kind' => 'rim', 'source' => 'lamp', 'level' => 2, 'values' => ['of' => 'figure', 'width' => 6]],

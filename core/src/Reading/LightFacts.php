@@ -11,6 +11,7 @@ final readonly class LightFacts
      * @param  string  $strip  its id
      * @param  float  $most  the largest change that it makes anywhere
      * @param  float  $least  the smallest that it makes anywhere
+     * @param  float  $black  of a picture used as light: how bright it is where it is darkest
      * @param  float  $edge  how much brighter it is inside its border than outside, where that lies in the picture
      * @param  float|null  $heart  how bright the picture is where it shines; null for what does not
      * @param  float  $around  how bright the picture is around that, where it reaches
@@ -32,6 +33,7 @@ final readonly class LightFacts
         public int $vanished = 0,
         public float $keeps = 0.0,
         public float $cutOff = 0.0,
+        public float $black = 0.0,
     ) {
     }
 
@@ -46,7 +48,7 @@ final readonly class LightFacts
 
         return new self(
             is_string($raw['strip'] ?? null) ? $raw['strip'] : '', $number('most'), $number('least'), $number('edge'), isset($raw['heart']) ? $number('heart') : null, $number('around'),
-            $shells, (int) $number('pieces'), (int) $number('vanished'), $number('keeps'), $number('cutOff'),
+            $shells, (int) $number('pieces'), (int) $number('vanished'), $number('keeps'), $number('cutOff'), $number('black'),
         );
     }
 
@@ -55,7 +57,7 @@ final readonly class LightFacts
     {
         return [
             'strip' => $this->strip, 'most' => $this->most, 'least' => $this->least, 'edge' => $this->edge, 'heart' => $this->heart, 'around' => $this->around,
-            'shells' => $this->shells, 'pieces' => $this->pieces, 'vanished' => $this->vanished, 'keeps' => $this->keeps, 'cutOff' => $this->cutOff,
+            'shells' => $this->shells, 'pieces' => $this->pieces, 'vanished' => $this->vanished, 'keeps' => $this->keeps, 'cutOff' => $this->cutOff, 'black' => $this->black,
         ];
     }
 }

@@ -106,7 +106,7 @@ final readonly class SeenLights
         if ($facts->least < self::VEIL || ! in_array($strip->mode, self::LIFTING, true) || ! ($strip->kind instanceof HoldsBlack || $strip->kind instanceof OneTone)) {
             return null;
         }
-        $mend = $strip->kind instanceof HoldsBlack ? new Mend('hold black', 'Hold its black', $strip->id, $strip->kind->holdingBlack($facts->least))
+        $mend = $strip->kind instanceof HoldsBlack ? new Mend('hold black', 'Hold its black', $strip->id, $strip->kind->holdingBlack($facts->black))
             : new Mend('keep blacks', 'Mix it by soft light', $strip->id, [], ['mode' => BlendMode::SoftLight->value]);
 
         return new Reading(

@@ -11,6 +11,7 @@ use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\Framed;
 use Aumbrel\Core\Kind\Glows;
+use Aumbrel\Core\Kind\HoldsBlack;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Picture\PictureShelf;
@@ -71,8 +72,10 @@ final readonly class LightStudy
         $edge = $strip->kind instanceof Framed ? self::edge($strip->kind->frame(), $changes, $window) : 0.0;
         $site = new StripSite($strip, new Sites($scene, $window, $this->shelf));
         $glow = $strip->kind instanceof Glows ? $this->glow($strip, $strip->kind, $scene, $site, $changes) : [];
+        $field = $strip->kind instanceof HoldsBlack ? ($strip->kind->layers($site)[0] ?? null)?->field : null;
+        $black = $field === null ? 0.0 : min([1.0, ...$this->renderer->planes->sample(fn (KernelWriter $kernel): string => $field->write($kernel, $window), $window)]);
 
-        return new LightFacts($strip->id, max([0.0, ...$changes]), min([1.0, ...$changes]), $edge, ...$glow);
+        return new LightFacts($strip->id, max([0.0, ...$changes]), min([1.0, ...$changes]), $edge, ...$glow, black: $black);
     }
 
     /**

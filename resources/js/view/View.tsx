@@ -3,7 +3,8 @@ import { api, Refused } from '../api/client';
 import type { Point, Scene } from '../api/types';
 import { follow } from '../ui/pointer';
 import type { Gestures } from '../work/gestures';
-import { everyStrip, pointOf } from '../work/strips';
+import { everyStrip } from '../work/strips';
+import { nudged } from '../work/nudge';
 import { AMBIENT, everySource, sourceName, sourceOf, STAGE } from '../work/things';
 import { useWork, work, type Seeing } from '../work/store';
 import { lensOf, panned, restScale, toScene, windowOf, zoomedAt, type Size } from '../work/camera';
@@ -101,10 +102,9 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             return;
         }
         event.preventDefault();
-        const moved = ['origin', 'lamp', 'target', 'place'].filter((name) => Array.isArray(strip.values[name]));
-        const values = Object.fromEntries(moved.map((name): [string, Point] => [name, [pointOf(strip.values, name)[0] + delta[0], pointOf(strip.values, name)[1] + delta[1]]]));
-        if (moved.length > 0) {
-            gestures.nudge(strip.id, { values }, 'Nudge');
+        const change = nudged(strip, delta);
+        if (change) {
+            gestures.nudge(strip.id, change, 'Nudge');
         }
     }
 

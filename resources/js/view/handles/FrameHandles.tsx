@@ -7,7 +7,7 @@ import type { MaskHandleProps, StripHandleProps } from './types';
 
 type FrameProps = { values: Values; lens: StripHandleProps['lens']; /** how a change of these values is written, and of which strip */ strip: string; gestures: StripHandleProps['gestures']; write: (values: Values) => StripChange };
 
-/** A rectangle that is moved inside, stretched at its sides, scaled at its corners and turned at its outer handle. */
+/** A rectangle that is moved inside, stretched at its sides, scaled at its corner and turned about its middle. */
 function Frame({ values, lens, strip, gestures, write }: FrameProps) {
     const middle = pointOf(values, 'middle');
     const [width, height] = [numberOf(values, 'width', 100), numberOf(values, 'height', 100)];
@@ -18,13 +18,13 @@ function Frame({ values, lens, strip, gestures, write }: FrameProps) {
     const drag = (label: string, change: (at: Point, from: Point) => Values) => (event: React.PointerEvent<Element>) => startDrag(event, lens, strip, gestures, label, (at, from) => write(change(at, from)));
     const angle = (at: Point) => (-Math.atan2(at[1] - middle[1], at[0] - middle[0]) * 180) / Math.PI;
     const side = (length: number) => Math.max(1, Math.round(2 * Math.abs(length)));
-    const top = place(0, -height / 2);
-    const turner = place(0, -height / 2 - 30 / lens.zoom);
+    // inside, so that it can be reached when the frame is larger than the view
+    const turner = place(0, -height / 4);
     return (
         <>
             <polygon points={corners.map((corner) => toView(lens, corner).join(',')).join(' ')} fill="transparent" style={{ cursor: 'move' }} data-handle="Frame" onPointerDown={drag('Move', (at, from) => ({ middle: [middle[0] + at[0] - from[0], middle[1] + at[1] - from[1]] }))} />
             <Line lens={lens} points={[...corners, corners[0] ?? middle]} dashed />
-            <Line lens={lens} points={[top, turner]} dashed />
+            <Line lens={lens} points={[middle, turner]} dashed />
             <Grip lens={lens} at={place(width / 2, 0)} label="Width" shape="square" onGrab={drag('Width', (at) => ({ width: side(own(at)[0]) }))} />
             <Grip lens={lens} at={place(0, height / 2)} label="Height" shape="square" onGrab={drag('Height', (at) => ({ height: side(own(at)[1]) }))} />
             <Grip

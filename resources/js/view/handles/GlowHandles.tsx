@@ -4,7 +4,7 @@ import { numberOf, pointOf } from '../../work/strips';
 import { sourceName } from '../../work/things';
 import { startDrag } from './drag';
 import { Grip, Line } from './parts';
-import { ring } from './ring';
+import { apart, ring } from './ring';
 import type { StripHandleProps } from './types';
 
 /** A round lamp: its centre, its size, and how far its widest halo goes. What is drawn has the handles of its masks. */
@@ -20,14 +20,17 @@ export function GlowHandles({ strip, outlines, lens, gestures }: StripHandleProp
     const reach = numberOf(values, 'reach', 100);
     const out = radius + (widest * reach) / 100;
     const away = ([x, y]: Point) => Math.hypot(x - centre[0], y - centre[1]);
-    const drag = (label: string, change: (at: Point) => Values) => (event: React.PointerEvent<Element>) => startDrag(event, lens, strip.id, gestures, label, (at): StripChange => ({ values: change(at) }));
+    const drag = (label: string, change: (at: Point, further: number) => Values) => (event: React.PointerEvent<Element>) =>
+        startDrag(event, lens, strip.id, gestures, label, (at, from): StripChange => ({ values: change(at, away(at) - away(from)) }));
+    // handles of what is small lie apart all the same
+    const [sizeAt, reachAt] = apart(lens, radius, out);
     const held = 'centre' in strip.inForce;
     return (
         <>
             <Line lens={lens} points={ring(centre, radius)} />
             <Line lens={lens} points={ring(centre, out)} dashed />
-            <Grip lens={lens} at={[centre[0] + out, centre[1]]} label="Reach" shape="square" onGrab={drag('Reach', (at) => ({ reach: allowed(strip.kind, 'reach', Math.round(((away(at) - radius) / widest) * 100), values) }))} />
-            <Grip lens={lens} at={[centre[0] + radius, centre[1]]} label="Size" shape="diamond" onGrab={drag('Size', (at) => ({ size: allowed(strip.kind, 'size', Math.round(4 * away(at)) / 2, values) }))} />
+            <Grip lens={lens} at={[centre[0] + reachAt, centre[1]]} label="Reach" shape="square" onGrab={drag('Reach', (_, further) => ({ reach: allowed(strip.kind, 'reach', Math.round(reach + (further / widest) * 100), values) }))} />
+            <Grip lens={lens} at={[centre[0] + sizeAt, centre[1]]} label="Size" shape="diamond" onGrab={drag('Size', (_, further) => ({ size: allowed(strip.kind, 'size', Math.round(2 * (2 * radius + 2 * further)) / 2, values) }))} />
             {/* at its source's place, that is what moves */}
             <Grip lens={lens} at={centre} label="Centre" colour="#f2a950" onGrab={held ? (event) => startDrag(event, lens, sourceName(strip.source ?? ''), gestures, 'Move the source', (at) => ({ at })) : drag('Centre', (at) => ({ centre: at }))} />
         </>

@@ -4,7 +4,7 @@ import { numberOf, pointOf } from '../../work/strips';
 import { sourceName } from '../../work/things';
 import { startDrag } from './drag';
 import { Grip, Line } from './parts';
-import { ring } from './ring';
+import { apart, ring } from './ring';
 import type { StripHandleProps } from './types';
 
 /** The disc of a sun, its edge, and how far its bloom goes. */
@@ -15,13 +15,15 @@ export function SunHandles({ strip, lens, gestures }: StripHandleProps) {
     const bloom = numberOf(values, 'bloom', 1);
     const away = ([x, y]: Point) => Math.hypot(x - centre[0], y - centre[1]);
     const within = (name: string, value: number) => allowed(strip.kind, name, Math.round(value * 2) / 2, values);
-    const drag = (label: string, change: (at: Point) => Values) => (event: React.PointerEvent<Element>) => startDrag(event, lens, strip.id, gestures, label, (at): StripChange => ({ values: change(at) }));
+    const drag = (label: string, change: (at: Point, further: number) => Values) => (event: React.PointerEvent<Element>) =>
+        startDrag(event, lens, strip.id, gestures, label, (at, from): StripChange => ({ values: change(at, away(at) - away(from)) }));
+    const [radiusAt, bloomAt] = apart(lens, radius, radius + bloom);
     return (
         <>
             <Line lens={lens} points={ring(centre, radius)} />
             <Line lens={lens} points={ring(centre, radius + bloom)} dashed />
-            <Grip lens={lens} at={[centre[0] + radius + bloom, centre[1]]} label="Bloom" shape="square" onGrab={drag('Bloom', (at) => ({ bloom: within('bloom', away(at) - radius) }))} />
-            <Grip lens={lens} at={[centre[0] + radius, centre[1]]} label="Radius" shape="diamond" onGrab={drag('Radius', (at) => ({ radius: within('radius', away(at)) }))} />
+            <Grip lens={lens} at={[centre[0] + bloomAt, centre[1]]} label="Bloom" shape="square" onGrab={drag('Bloom', (_, further) => ({ bloom: within('bloom', bloom + further) }))} />
+            <Grip lens={lens} at={[centre[0] + radiusAt, centre[1]]} label="Radius" shape="diamond" onGrab={drag('Radius', (_, further) => ({ radius: within('radius', radius + further) }))} />
             <Grip
                 lens={lens}
                 at={centre}

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Render\Cores;
+
 return [
     // Hosts under which the application answers; others are turned away, so that no foreign name can be pointed at it.
     'hosts' => array_filter(explode(',', (string) env('AUMBREL_HOSTS', '127.0.0.1,localhost,[::1]'))),
@@ -13,7 +15,8 @@ return [
     'socket' => env('AUMBREL_SOCKET', storage_path('run/render.sock')),
 
     // Megabytes that a render process may use before it forgets what it has not used for the longest time.
-    'memory' => (int) env('AUMBREL_RENDER_MEMORY', 600),
+    // Without one it is an eighth of what the machine has, 600 at least and 1600 at most.
+    'memory' => (int) env('AUMBREL_RENDER_MEMORY', max(600, min(1600, (int) (Cores::memory() / 8)))),
 
     // Where pictures, kernels, shapes that were worked out of pictures, and exports are kept.
     'pictures' => env('AUMBREL_PICTURES', storage_path('pictures')),

@@ -1,5 +1,6 @@
 // Measures the interface in a headless browser: a 1600 x 1000 plate with one spot, the benchmark scene, a plate with two
 // rims that is dragged, 24 strips in a large window, and a photograph of 24 megapixels from the file to its first picture.
+// Each kind that is seen alone: what makes its plane, and its fader; and 24 strips of all kinds. With `ONLY=kinds` these only.
 // Prints JSON. Run by `bin/aumbrel timings`.
 import { execFileSync, spawn } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -18,11 +19,17 @@ await new Promise((done, fail) => {
 
 const inEnvironment = (...words) => execFileSync('bash', ['-c', '. tests/browser/environment; exec "$@"', 'bash', ...words], { encoding: 'utf8' });
 
+class Done extends Error {}
+
 const folder = mkdtempSync(join(tmpdir(), 'aumbrel-timings-'));
 
 const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
 try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    if (process.env.ONLY === 'kinds') {
+        console.log(JSON.stringify(await kinds(page), null, 1));
+        throw new Done();
+    }
     await page.goto(base);
     await page.setInputFiles('input[type=file]', 'demo/night-market/boardwalk.jpg');
     await page.waitForURL(/\/scenes\//);
@@ -74,13 +81,80 @@ try {
     await page.locator('[data-strip="spot-6"]').click();
     await settled(page);
     const twentyFourStripsLarge = await drag(page);
+    const ofKinds = await kinds(page);
     const takingIn = await take(page);
-    console.log(JSON.stringify({ unit: 'ms', oneSpot, twelveStrips, twelveStripsLowest, painting, rimmedPlate: rimmed, rim, sourceWithSixStrips: source, pool, twentyFourStripsLarge, takingIn }));
+    console.log(JSON.stringify({ unit: 'ms', oneSpot, twelveStrips, twelveStripsLowest, painting, rimmedPlate: rimmed, rim, sourceWithSixStrips: source, pool, twentyFourStripsLarge, kinds: ofKinds, takingIn }));
+} catch (error) {
+    if (!(error instanceof Done)) {
+        throw error;
+    }
 } finally {
     rmSync(folder, { recursive: true });
     await browser.close();
     process.kill(-server.pid, 'SIGTERM');
     process.kill(server.pid, 'SIGTERM');
+}
+
+/** Strips of the kinds that are seen, and the handle of each that makes its plane anew. */
+function seenKinds() {
+    const line = [{ id: 'e', kind: 'outline', on: 'emitter', values: { path: [{ at: [300, 300], out: [150, -80] }, { at: [800, 350], in: [-120, 0], out: [120, 0] }, { at: [1300, 280] }] } }];
+    return {
+        glow: [{ kind: 'glow', values: { centre: [560, 300], size: 60 } }, 'Size'],
+        glowOfTones: [{ kind: 'glow', values: { from: "a plate's bright tones", of: 'boardwalk', threshold: 78 } }, 'Brighter than'],
+        glowOfOutline: [{ kind: 'glow', level: -1, values: { from: "a plate's outline", of: 'heron' } }, 'Reach'],
+        halo: [{ kind: 'halo', values: { of: 'heron', spread: 60, pull: 60 } }, 'Spread'],
+        line: [{ kind: 'line', values: {}, masks: line }, 'Point 2'],
+        sun: [{ kind: 'sun', values: { centre: [700, 300], behind: 'heron' } }, 'Radius'],
+        beam: [{ kind: 'beam', values: { origin: [560, 80], target: [760, 820], reach: 820 } }, 'Target'],
+        pattern: [{ kind: 'pattern', level: 1, values: { corners: [[250, 300], [900, 380], [980, 900], [200, 860]] } }, 'Corner 1'],
+        leaves: [{ kind: 'pattern', level: 1, values: { through: 'leaves', corners: [[250, 300], [900, 380], [980, 900], [200, 860]] } }, 'Corner 1'],
+        leak: [{ kind: 'leak', values: { middle: [800, 500], width: 1600, height: 1000 } }, 'Middle'],
+        smoke: [{ kind: 'leak', values: { texture: 'smoke', colours: 'one colour', middle: [800, 500], width: 1600, height: 1000 } }, 'Middle'],
+    };
+}
+
+/** A scene of strips over a backdrop with a cut-out before it. */
+function sceneOf(name, strips) {
+    const plate = (id, picture, values = {}) => ({ id, kind: 'plate', values: { picture, ...values } });
+    const scene = {
+        aumbrel: 2,
+        title: name,
+        size: [1600, 1000],
+        strips: [plate('boardwalk', 'boardwalk.jpg'), plate('heron', 'heron.png', { place: [900, 800], pivot: [497, 1545], scale: 0.375 }), ...strips],
+    };
+    cpSync('demo/night-market', folder, { recursive: true });
+    writeFileSync(join(folder, `${name}.json`), JSON.stringify(scene));
+    return inEnvironment('bin/aumbrel', 'store', join(folder, `${name}.json`)).trim();
+}
+
+/** Each kind that is seen by itself, and 24 strips of all of them. */
+async function kinds(page) {
+    const figures = {};
+    for (const [name, [strip, handle]] of Object.entries(seenKinds()).filter(([name]) => (process.env.KIND ?? name) === name)) {
+        await page.goto(`${base}/scenes/${sceneOf(name, [{ id: 'it', name: 'It', ...strip }])}`);
+        await settled(page);
+        await page.locator('[data-strip="it"]').click();
+        await settled(page);
+        const plane = await drag(page, handle);
+        const fade = await drag(page, 'fader');
+        figures[name] = { plane, fade };
+    }
+    const all = Object.values(seenKinds()).map(([strip]) => strip);
+    const many = Array.from({ length: 22 }, (_, k) => ({ ...structuredClone(all[k % all.length]), id: `it-${k}`, name: `It ${k}`, level: -2 }));
+    await page.goto(`${base}/scenes/${sceneOf('many', many)}`);
+    await settled(page);
+    await page.locator('[data-strip="it-11"]').click();
+    await settled(page);
+    figures.twentyFourStrips = { plane: await drag(page, 'Size'), fade: await drag(page, 'fader') };
+    return figures;
+}
+
+/** Where something is grabbed: a handle on the picture, the chosen strip's fader, or a value by its name. */
+async function grabbed(page, name) {
+    const fader = page.locator('[aria-current="true"] [role=slider]');
+    const handle = page.locator(`[data-handle="${name}"]`);
+    const value = page.locator('label span', { hasText: name });
+    return (name === 'fader' ? fader : (await handle.count()) > 0 ? handle : value).first().boundingBox();
 }
 
 /** A cut-out in front of a backdrop, with a rim from either side. */
@@ -160,7 +234,7 @@ async function drag(page, handle = 'Target') {
     let figures = {};
     for (const counts of [false, true]) {
         await page.evaluate(() => performance.clearMeasures());
-        const box = await page.locator(`[data-handle="${handle}"]`).boundingBox();
+        const box = await grabbed(page, handle);
         const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
         await page.mouse.move(x, y);
         await page.mouse.down();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\CutOut;
 
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Window;
@@ -47,13 +48,24 @@ final readonly class CutPlane implements SeenPlate
         return false;
     }
 
+    public function bounds(): Bounds
+    {
+        return $this->plate->bounds()->grown($this->reach());
+    }
+
+    /** How far it goes past its border when it is softened, scene pixels. */
+    private function reach(): float
+    {
+        return $this->edge->soften <= 0 ? 0.0 : $this->edge->margin(Frame::plate($this->window, $this->placement)->pixelsPerUnit()) / $this->window->scale;
+    }
+
     public function span(float $y): ?array
     {
         if ($this->edge->soften <= 0) {
             return $this->plate->span($y);
         }
         // softened, it reaches past its border: of what lies within that reach above and below, the corners reach furthest
-        $reach = $this->edge->margin(Frame::plate($this->window, $this->placement)->pixelsPerUnit()) / $this->window->scale;
+        $reach = $this->reach();
         $span = null;
         $rows = [$y - $reach, $y, $y + $reach];
         foreach ($this->placement->corners($this->picture->width(), $this->picture->height()) as [$x, $row]) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Color\Luma;
-use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
@@ -20,7 +20,7 @@ final readonly class BrightTones implements Emitter
      * @param  float  $threshold  luma 0..1 in the middle of the knee
      * @param  float  $knee  half its width
      */
-    private function __construct(private Site $site, private string $plate, private SeenPlate $seen, private float $threshold, private float $knee)
+    private function __construct(private Site $site, private string $plate, private SeenPlate $seen, private float $threshold, private float $knee, private string $name)
     {
     }
 
@@ -29,7 +29,7 @@ final readonly class BrightTones implements Emitter
     {
         $seen = $site->seen($plate);
 
-        return $seen === null ? null : new self($site, $plate, $seen, $threshold, $knee);
+        return $seen === null ? null : new self($site, $plate, $seen, $threshold, $knee, PlateShape::name($site, $plate));
     }
 
     /** @param  float  $perKnee  one over the width of the knee */
@@ -55,9 +55,9 @@ final readonly class BrightTones implements Emitter
         return $bright;
     }
 
-    public function extent(): Extent
+    public function extent(): Bounds
     {
-        return $this->seen;
+        return $this->seen->bounds();
     }
 
     public function largest(): float
@@ -67,7 +67,7 @@ final readonly class BrightTones implements Emitter
 
     public function identity(): string
     {
-        return "tones from {$this->threshold} {$this->knee} ".PlateShape::name($this->site, $this->plate);
+        return "tones from {$this->threshold} {$this->knee} {$this->name}";
     }
 
     public function readsBelow(): bool

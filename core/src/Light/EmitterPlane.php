@@ -32,28 +32,14 @@ final readonly class EmitterPlane implements Plane
     /** @return list<float> */
     public function fill(Planes $planes): array
     {
-        [$left, $top, $columns, $rows] = $this->part();
-        $all = array_fill(0, $this->window->columns * $this->window->rows, 0.0);
-        if ($columns <= 0 || $rows <= 0) {
-            return $all;
-        }
-        $isWhole = $columns === $this->window->columns && $rows === $this->window->rows;
-        $step = $this->window->step();
-        $part = $isWhole ? $this->window : new Window($this->window->xOf($left) - $step / 2, $this->window->yOf($top) - $step / 2, $columns * $step, $rows * $step, $this->window->scale);
-        $values = $this->emitter->isExact() || $step <= $this->finest * self::SLACK
-            ? $planes->sample(fn (KernelWriter $kernel): string => $this->emitter->write($kernel, $part), $part)
-            : $this->means($planes, $part);
-        if ($isWhole) {
-            return $values;
-        }
-        for ($row = 0, $from = 0; $row < $rows; $row++) {
-            for ($column = 0, $at = ($top + $row) * $this->window->columns + $left; $column < $columns; $column++, $at++, $from++) {
-                $all[$at] = $values[$from];
-            }
+        $part = Part::of($this->window, $this->emitter->extent());
+        if ($part === null) {
+            return array_fill(0, $this->window->columns * $this->window->rows, 0.0);
         }
 
-        /** @var list<float> $all changed only where it had values already */
-        return $all;
+        return $part->spread($this->emitter->isExact() || $this->window->step() <= $this->finest * self::SLACK
+            ? $planes->sample(fn (KernelWriter $kernel): string => $this->emitter->write($kernel, $part->window), $part->window)
+            : $this->means($planes, $part->window));
     }
 
     /**
@@ -74,31 +60,5 @@ final readonly class EmitterPlane implements Plane
         }
 
         return $means;
-    }
-
-    /** @return array{int, int, int, int} first column, first row, columns and rows where there can be anything */
-    private function part(): array
-    {
-        $extent = $this->emitter->extent();
-        if ($extent === null) {
-            return [0, 0, $this->window->columns, $this->window->rows];
-        }
-        [$left, $right, $top, $bottom] = [$this->window->columns, 0, -1, -2];
-        $step = $this->window->step();
-        for ($row = 0; $row < $this->window->rows; $row++) {
-            // a part of the pixel may reach into it where its middle does not
-            foreach ([-0.5, 0.0, 0.5] as $beside) {
-                $span = $extent->span($this->window->yOf($row + $beside));
-                if ($span === null) {
-                    continue;
-                }
-                $top = $top < 0 ? $row : $top;
-                $bottom = $row;
-                $left = (int) max(0.0, min($left, floor(($span[0] - $this->window->x) / $step)));
-                $right = (int) max($right, min((float) $this->window->columns, ceil(($span[1] - $this->window->x) / $step)));
-            }
-        }
-
-        return [$left, $top, $right - $left, $bottom - $top + 1];
     }
 }

@@ -17,24 +17,29 @@ final readonly class Leaves implements UnitDrawing
     /** The longest leaf, of a cell. */
     private const LONGEST = 0.8;
 
+    /** How far the softness of a leaf may go, of a cell. */
+    private const ROOM = 0.05;
+
     /** The last place before the right and the lower side. */
     private const LAST = 0.999999;
 
     /** Places larger than this share of a cell are taken as four. */
     private const COARSE = 0.07;
 
-    /** @var list<array{float, float, float, float, float, float}> by cell */
-    private array $leaves;
-
-    /** @var array<int, list<int>> the leaves that may reach into a cell */
-    private array $near;
-
     /**
      * @param  int  $count  cells across and down
      * @param  float  $density  0..1, how many of the leaves there are
+     * @param  list<array{float, float, float, float, float, float}>  $leaves  place, direction, half length and half width of each, once they are grown
+     * @param  array<int, list<int>>  $near  the leaves that may reach into a cell
      */
-    public function __construct(private int $count, private float $density, private int $seed)
+    public function __construct(private int $count, private float $density, private int $seed, private array $leaves = [], private array $near = [])
     {
+    }
+
+    /** They are grown only when they are drawn. */
+    public function prepared(): self
+    {
+        [$count, $density, $seed] = [$this->count, $this->density, $this->seed];
         $leaves = $near = [];
         for ($j = -1; $j <= $count; $j++) {
             for ($i = -1; $i <= $count; $i++) {
@@ -46,17 +51,19 @@ final readonly class Leaves implements UnitDrawing
                     $turn = M_PI * $draw(4);
                     $long = self::LONGEST * (0.6 + 0.4 * $draw(5));
                     $leaves[] = [$i + $draw(2), $j + $draw(3), cos($turn), sin($turn), $long, $long * (0.26 + 0.12 * $draw(6))];
-                    for ($v = $j - 1; $v <= $j + 2; $v++) {
-                        for ($u = $i - 1; $u <= $i + 2; $u++) {
-                            if ($u >= 0 && $v >= 0 && $u < $count && $v < $count) {
-                                $near[$v * $count + $u][] = count($leaves) - 1;
-                            }
+                    // its box, and a little for its softness
+                    [$x, $y, $cos, $sin, , $wide] = $leaves[count($leaves) - 1];
+                    [$across, $down] = [$long * abs($cos) + $wide * abs($sin) + self::ROOM, $long * abs($sin) + $wide * abs($cos) + self::ROOM];
+                    for ($v = (int) max(0, floor($y - $down)), $lastV = min($count - 1, floor($y + $down)); $v <= $lastV; $v++) {
+                        for ($u = (int) max(0, floor($x - $across)), $lastU = min($count - 1, floor($x + $across)); $u <= $lastU; $u++) {
+                            $near[$v * $count + $u][] = count($leaves) - 1;
                         }
                     }
                 }
             }
         }
-        [$this->leaves, $this->near] = [$leaves, $near];
+
+        return new self($count, $density, $seed, $leaves, $near);
     }
 
     public function key(): string

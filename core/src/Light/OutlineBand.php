@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Light;
 
-use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
@@ -22,9 +22,9 @@ final readonly class OutlineBand implements Emitter
         return "{$kernel->plane(new BandPlane($this->shape, $this->width, $window))}[\$i]";
     }
 
-    public function extent(): ?Extent
+    public function extent(): Bounds
     {
-        return null;
+        return $this->shape->extent()->grown($this->width / 2 + 1);
     }
 
     public function largest(): float

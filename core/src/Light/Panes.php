@@ -21,6 +21,11 @@ final readonly class Panes implements UnitDrawing
         return "panes {$this->across} {$this->down} {$this->barAcross} {$this->barDown}";
     }
 
+    public function prepared(): self
+    {
+        return $this;
+    }
+
     public function mean(float $u, float $v, float $du, float $dv): float
     {
         return self::open($u, $du, $this->across, $this->barAcross) * self::open($v, $dv, $this->down, $this->barDown);

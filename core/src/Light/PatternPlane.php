@@ -25,7 +25,7 @@ final readonly class PatternPlane implements Plane
     {
         [$a, $b, $c, $d, $e, $f, $g, $h, $i] = $this->pattern->toUnit->h;
         $half = $this->window->step() / 2;
-        $drawing = $this->pattern->drawing;
+        $drawing = $this->pattern->drawing->prepared();
         $values = [];
         for ($row = 0; $row < $this->window->rows; $row++) {
             $y = $this->window->yOf($row);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Light;
 
-use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
@@ -15,7 +15,7 @@ use Aumbrel\Core\Seen\SeenPlate;
 /** A plate's outline, as what shines. */
 final readonly class PlateShape implements Emitter
 {
-    private function __construct(private Site $site, private string $plate, private SeenPlate $seen, private float $x, private float $y)
+    private function __construct(private Site $site, private string $plate, private SeenPlate $seen, private float $x, private float $y, private string $name)
     {
     }
 
@@ -29,7 +29,7 @@ final readonly class PlateShape implements Emitter
     {
         $seen = $site->seen($plate);
 
-        return $seen === null ? null : new self($site, $plate, $seen, $x, $y);
+        return $seen === null ? null : new self($site, $plate, $seen, $x, $y, self::name($site, $plate));
     }
 
     public function write(KernelWriter $kernel, Window $window): string
@@ -42,9 +42,11 @@ final readonly class PlateShape implements Emitter
         return $alpha;
     }
 
-    public function extent(): ?Extent
+    public function extent(): Bounds
     {
-        return $this->isShifted() ? null : $this->seen;
+        $bounds = $this->seen->bounds();
+
+        return new Bounds($bounds->left + $this->x, $bounds->top + $this->y, $bounds->right + $this->x, $bounds->bottom + $this->y);
     }
 
     public function largest(): float
@@ -54,7 +56,7 @@ final readonly class PlateShape implements Emitter
 
     public function identity(): string
     {
-        return "shape {$this->x} {$this->y} ".self::name($this->site, $this->plate);
+        return "shape {$this->x} {$this->y} {$this->name}";
     }
 
     public function readsBelow(): bool

@@ -39,7 +39,7 @@ final readonly class Ramped implements Field
 
     public function identity(): string
     {
-        return "{$this->field->identity()} ramped {$this->ramp->key()}";
+        return "{$this->field->identity()} ramped {$this->ramp->key}";
     }
 
     public function readsBelow(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Light;
 
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Plane;
@@ -20,6 +21,9 @@ final readonly class SoftShape implements Plane
     /** Lattice points to a sigma. */
     private const POINTS = 5;
 
+    /** The same of what shines: blurred shapes change no faster. */
+    private const POINTS_OF_SHAPES = 4;
+
     public Lattice $lattice;
 
     private int $margin;
@@ -30,7 +34,7 @@ final readonly class SoftShape implements Plane
     public function __construct(private Field $field, private float $softness, Window $window)
     {
         $this->finest = $window->step();
-        $coarse = max(1.0, $softness / self::POINTS / $this->finest);
+        $coarse = max(1.0, $softness / ($field instanceof Emitter ? self::POINTS_OF_SHAPES : self::POINTS) / $this->finest);
         // what shines is averaged over ever larger pixels, which are halved
         $step = $this->finest * ($field instanceof Emitter ? 2 ** floor(log($coarse, 2)) : $coarse);
         $this->margin = (int) ceil(Gaussian::REACH * $softness / $step) + 1;
@@ -55,11 +59,22 @@ final readonly class SoftShape implements Plane
     public function fill(Planes $planes): array
     {
         $padded = $this->lattice->points->padded($this->margin);
+        $extent = $this->field->extent();
+        $part = $extent instanceof Bounds ? Part::of($padded, $extent->grown(Softened::GONE * $this->softness + $this->lattice->step)) : Part::whole($padded);
+        if ($part === null) {
+            return array_fill(0, $this->lattice->points->columns * $this->lattice->points->rows, 0.0);
+        }
+
+        return Margin::cut($part->spread($this->blurred($planes, $part->window)), $padded->columns, $padded->rows, $this->margin);
+    }
+
+    /** @return list<float> */
+    private function blurred(Planes $planes, Window $padded): array
+    {
         $plain = $this->field instanceof Emitter ? $planes->numbers(new EmitterPlane($this->field, $padded, $this->finest))
             : $planes->sample(fn (KernelWriter $kernel): string => $this->field->write($kernel, $padded), $padded);
-        $soft = Gaussian::blur($plain, $padded->columns, $padded->rows, $this->sigma());
 
-        return Margin::cut($soft, $padded->columns, $padded->rows, $this->margin);
+        return Gaussian::blur($plain, $padded->columns, $padded->rows, $this->sigma());
     }
 
     /**

@@ -14,7 +14,7 @@ use Aumbrel\Core\Kind\Field;
 final readonly class Softened implements Field
 {
     /** So many sigmas off nothing is left that a light at its highest level could show. */
-    private const GONE = 5.5;
+    public const GONE = 5.5;
 
     /**
      * @param  float  $softness  sigma, scene pixels

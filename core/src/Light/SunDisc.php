@@ -55,7 +55,7 @@ final readonly class SunDisc implements Emitter
 
     public function identity(): string
     {
-        return "sun {$this->centre->x} {$this->centre->y} {$this->radius} {$this->channel} {$this->ramp->key()} {$this->before?->identity()}";
+        return "sun {$this->centre->x} {$this->centre->y} {$this->radius} {$this->channel} {$this->ramp->key} {$this->before?->identity()}";
     }
 
     public function readsBelow(): bool

@@ -20,15 +20,18 @@ final readonly class TracedLines implements Emitter
     /** @var list<list<array{float, float}>> */
     public array $lines;
 
+    private string $name;
+
     /**
      * @param  non-empty-list<Path>  $traces
      * @param  bool  $isClosed  their ends are joined
      * @param  float  $width  scene pixels
      * @param  Stops  $fade  from start to end
      */
-    public function __construct(array $traces, private bool $isClosed, public float $width, public Stops $fade)
+    public function __construct(array $traces, bool $isClosed, public float $width, public Stops $fade)
     {
         $this->lines = array_map(static fn (Path $path): array => $path->along(self::TOLERANCE, $isClosed), $traces);
+        $this->name = 'lines '.hash('xxh128', serialize([$this->lines, $fade->toArray(), $width]));
     }
 
     public function write(KernelWriter $kernel, Window $window): string
@@ -48,7 +51,7 @@ final readonly class TracedLines implements Emitter
 
     public function identity(): string
     {
-        return 'lines '.hash('xxh128', serialize([$this->lines, $this->fade->toArray()]))." {$this->width} ".(int) $this->isClosed;
+        return $this->name;
     }
 
     public function readsBelow(): bool

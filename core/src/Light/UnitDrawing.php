@@ -9,6 +9,9 @@ interface UnitDrawing
 {
     public function key(): string;
 
+    /** The same with all that takes long to work out. */
+    public function prepared(): self;
+
     /**
      * The mean over a small rectangle, 0..1.
      *

@@ -17,9 +17,13 @@ final readonly class ColourRamp
     /** Below this there is no colour that could be told. */
     private const NOTHING = 1e-6;
 
+    /** Names it; asked for again and again. */
+    public string $key;
+
     /** @param  non-empty-list<array{offset: float, own: array{Rgb, float}, midpoint: float}>  $stops  each with its colour and its opacity */
     private function __construct(private array $stops)
     {
+        $this->key = hash('xxh128', serialize($stops));
     }
 
     /** @param  array{float, string, 2?: float, 3?: float}  ...$stops offset, colour, opacity and midpoint of each */
@@ -95,11 +99,6 @@ final readonly class ColourRamp
         $opacity = $kernel->variable('opacity');
         $this->write($kernel, $t, [...$into, $opacity]);
         $kernel->line("if ({$opacity} > {$kernel->number(self::NOTHING)}) { {$opacity} = 1.0 / {$opacity}; {$into[0]} *= {$opacity}; {$into[1]} *= {$opacity}; {$into[2]} *= {$opacity}; }");
-    }
-
-    public function key(): string
-    {
-        return hash('xxh128', serialize($this->toArray()));
     }
 
     /** @return list<array{offset: float, colour: string, opacity: float, midpoint: float}> */

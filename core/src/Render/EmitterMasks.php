@@ -20,12 +20,16 @@ use Aumbrel\Core\Seen\PlateWords;
 /** What the masks on an emitter make together. Those that know plates only lie on the light's plate. */
 final readonly class EmitterMasks implements Emitter
 {
+    private string $name;
+
     /**
      * @param  non-empty-list<MaskEntry>  $masks
      * @param  string|null  $plateId  of the plate, whose cut-out nothing of it leaves
      */
     public function __construct(private array $masks, private Sites $sites, private ?string $plateId)
     {
+        $own = array_map(static fn (MaskEntry $entry): string => $entry->key(), $masks);
+        $this->name = 'emitter '.hash('xxh128', implode(' ', $own).($plateId === null ? '' : $sites->seen($plateId, Window::whole(1, 1))?->key() ?? ''));
     }
 
     public function write(KernelWriter $kernel, Window $window): string
@@ -68,9 +72,7 @@ final readonly class EmitterMasks implements Emitter
 
     public function identity(): string
     {
-        $own = array_map(static fn (MaskEntry $entry): string => $entry->key(), $this->masks);
-
-        return 'emitter '.hash('xxh128', implode(' ', $own).($this->plateId === null ? '' : $this->sites->seen($this->plateId, Window::whole(1, 1))?->key() ?? ''));
+        return $this->name;
     }
 
     public function readsBelow(): bool

@@ -25,7 +25,7 @@ use Aumbrel\Core\Scene\Strip;
  */
 final class Planner
 {
-    /** Consecutive strips mixed in linear from which on converting the whole row pays. */
+    /** Consecutive layers mixed in linear from which on converting the whole row pays. */
     private const LONG_RUN = 4;
 
     private readonly Sites $sites;
@@ -137,7 +137,7 @@ final class Planner
     }
 
     /**
-     * How many strips from here on are mixed in linear, one after the other.
+     * How many layers from here on are mixed in linear, one after the other.
      *
      * @param  list<Strip>  $strips
      */
@@ -152,11 +152,11 @@ final class Planner
                 if (! $layer->mode->isLinear() || $layer->readsBelow()) {
                     return $run;
                 }
+                $run++;
             }
             if ($strip->isGroup()) {
                 return $run;
             }
-            $run++;
         }
 
         return $run;

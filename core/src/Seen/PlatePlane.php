@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Seen;
 
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Outline;
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Point;
@@ -11,6 +12,7 @@ use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Picture\Rectangle;
+use LogicException;
 
 /**
  * A plate as a window sees it: packed pixels, one a pixel of the window.
@@ -53,6 +55,13 @@ final readonly class PlatePlane implements SeenPlate
     public function opaque(): bool
     {
         return $this->opaque;
+    }
+
+    public function bounds(): Bounds
+    {
+        $round = Bounds::round($this->placement->corners($this->picture->width(), $this->picture->height())) ?? throw new LogicException('a picture has four corners');
+
+        return $round->grown($this->window->step());
     }
 
     public function span(float $y): ?array

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 use Aumbrel\Core\Geometry\Homography;
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Raster\Dust;
 use Aumbrel\Core\Raster\Noise;
 use Aumbrel\Core\Raster\NoiseSheet;
 use Aumbrel\Core\Raster\Smoke;
+use Aumbrel\Core\Texture\Dust;
 use Aumbrel\Core\Texture\NoisePlane;
 use Aumbrel\Core\Texture\Texture;
 use Tests\Support\Rendering;

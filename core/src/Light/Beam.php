@@ -22,10 +22,10 @@ use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Proposal;
 use Aumbrel\Core\Kind\Proposes;
 use Aumbrel\Core\Kind\Site;
-use Aumbrel\Core\Raster\Dust;
 use Aumbrel\Core\Raster\Smoke;
 use Aumbrel\Core\Stage\Footing;
 use Aumbrel\Core\Stage\Stage;
+use Aumbrel\Core\Texture\Dust;
 use Aumbrel\Core\Value\LightColourValue;
 use Aumbrel\Core\Value\NumberValue;
 use Aumbrel\Core\Value\PointValue;
@@ -160,7 +160,7 @@ final readonly class Beam implements Directed, Drawn, Driven, Proposes
         $floor = max($seen->y + 0.2 * $camera->column, $camera->contact);
         $values = self::along($seen, new Point($seen->x, $floor), 2 * $camera->column);
 
-        return [new Proposal('beam', 'Beam in the air', self::class, array_diff_key($values, ['origin' => true]) + ['beam' => 34, 'field' => 56], -1.0, ticked: false, order: 120)];
+        return [new Proposal('beam', 'Beam in the air', self::class, [...$values, 'beam' => 34, 'field' => 56], -1.0, ticked: false, order: 120)];
     }
 
     public static function placedLevel(): float

@@ -170,7 +170,7 @@ final readonly class Glow implements Driven, Glows, Proposes, Shines
 
         return [new Proposal('glow', 'Glow of the lamp', self::class, [
             'centre' => $seen->toArray(), 'size' => round($size, 1), 'takesPlace' => true, 'takesColour' => true, 'shells' => self::usual(max(300.0, 20 * $size))->toArray(), 'spillRadius' => round(2.5 * $size),
-        ], 0.0, order: 130)];
+        ], 0.0, ticked: false, order: 130)];
     }
 
     public function defaultMode(): BlendMode

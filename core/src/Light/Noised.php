@@ -8,8 +8,8 @@ use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
-use Aumbrel\Core\Raster\Dust;
 use Aumbrel\Core\Raster\Smoke;
+use Aumbrel\Core\Texture\Dust;
 use Aumbrel\Core\Texture\Lattice;
 use Aumbrel\Core\Texture\NoisePlane;
 

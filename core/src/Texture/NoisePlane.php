@@ -7,7 +7,6 @@ namespace Aumbrel\Core\Texture;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
-use Aumbrel\Core\Raster\Dust;
 use Aumbrel\Core\Raster\Smoke;
 
 /** Smoke or dust in the pixels of a window: the same at the same place of the scene, whatever window sees it. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Texture;
 
-use Aumbrel\Core\Raster\Dust;
 use Aumbrel\Core\Raster\Noise;
 use Aumbrel\Core\Raster\Smoke;
 

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Aumbrel\Core\Raster;
+namespace Aumbrel\Core\Texture;
 
 use Aumbrel\Core\Geometry\Homography;
+use Aumbrel\Core\Raster\Noise;
 
 /**
  * Dust: one speck in each cell of edge 1000 / sqrt(count per megapixel), its place, its nearness and whether it is out of focus

@@ -6,8 +6,10 @@ use Aumbrel\Core\Color\Srgb;
 use Demo\Boardwalk;
 use Demo\Camera;
 use Demo\Figurehead;
+use Demo\Floats;
 use Demo\Heron;
 use Demo\Lantern;
+use Demo\Loft;
 use Demo\Shapes;
 
 /*
@@ -18,7 +20,7 @@ use Demo\Shapes;
  */
 
 require dirname(__DIR__).'/vendor/autoload.php';
-foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern', 'Figurehead'] as $class) {
+foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern', 'Figurehead', 'Loft', 'Floats'] as $class) {
     require __DIR__."/studio/{$class}.php";
 }
 
@@ -86,7 +88,7 @@ foreach ($argv as $word) {
     $grid = preg_match('/^--grid=(\d)$/', $word, $found) === 1 ? (int) $found[1] : $grid;
     $size = preg_match('/^--size=([\d.]+)$/', $word, $found) === 1 ? (float) $found[1] : $size;
 }
-foreach ([new Boardwalk, new Heron, new Lantern, new Figurehead] as $subject) {
+foreach ([new Boardwalk, new Heron, new Lantern, new Figurehead, new Loft, new Floats] as $subject) {
     if ($names !== [] && ! in_array($subject->name(), $names, true)) {
         continue;
     }

@@ -44,6 +44,7 @@ final class HeldScenes
         $ground = Rendering::plate('ground', ['id' => 'ground']);
         $figure = Rendering::plate('figure', ['id' => 'figure', 'values' => ['place' => [14, 5]]]);
         $linear = ['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [10, 4], 'to' => [54, 40], 'smooth' => true]];
+        $outlineInScene = ['id' => 'e', 'kind' => 'outline', 'values' => ['path' => [['at' => [30, 10], 'out' => [10, -4]], ['at' => [48, 18]], ['at' => [40, 34], 'in' => [8, 0]]]]];
         $scenes = [];
         foreach (BlendMode::cases() as $mode) {
             $three = [
@@ -108,6 +109,19 @@ final class HeldScenes
                 ['kind' => 'wash', 'mode' => 'hard light', 'level' => -0.15, 'complements' => 'one', 'values' => ['keyed' => 'by tones', 'colour' => ['swatch' => '#2a7bff']]]], []],
             'gels, tint and contrast' => [[$ground, self::spot(['level' => 1, 'contrast' => 60, 'values' => ['colour' => ['kelvin' => 3200, 'shift' => -70, 'gel' => 'rose', 'loses' => true]]]),
                 self::spot(['mode' => 'screen', 'contrast' => -50, 'values' => ['origin' => [4, 44], 'colour' => ['swatch' => '#40a0ff', 'saturation' => 60, 'tint' => '#ffffff', 'tinted' => 30]]])], []],
+            'glow of what is drawn' => [[$ground, ['kind' => 'glow', 'values' => ['from' => 'what is drawn', 'spill' => true, 'spillRadius' => 9, 'between' => true, 'colour' => ['kelvin' => 2600], 'shells' => [
+                ['part' => 'core', 'radius' => 2, 'level' => 0.5, 'pale' => 80], ['part' => 'fog', 'radius' => 2.5], ['part' => 'halo', 'radius' => 9, 'mode' => 'screen', 'ramp' => [['offset' => 0, 'colour' => '#ffffff'], ['offset' => 1, 'colour' => '#ff4020', 'opacity' => 0.2]]],
+            ]], 'masks' => [['on' => 'emitter', ...$outlineInScene], ['on' => 'emitter', 'join' => 'add', ...$strokes]]]], []],
+            'glow of a plate' => [[$ground, $figure, ['kind' => 'glow', 'level' => -1, 'values' => ['from' => "a plate's outline", 'of' => 'figure', 'keptInside' => true]], ['kind' => 'glow', 'mode' => 'screen', 'values' => ['from' => "a plate's bright tones", 'of' => 'ground', 'threshold' => 60, 'reach' => 20]]], []],
+            'halo' => [[$ground, $figure, ['kind' => 'halo', 'values' => ['of' => 'figure', 'spread' => 5, 'shift' => 4, 'pull' => 9, 'pullTo' => 160]]], []],
+            'lines of light' => [[$ground, $figure, ['kind' => 'line', 'values' => ['width' => 2, 'blur' => 4], 'masks' => [['on' => 'emitter', ...$outlineInScene]]], ['kind' => 'line', 'mode' => 'add', 'values' => ['along' => "a plate's outline", 'of' => 'figure', 'width' => 1.5, 'blur' => 3]]], []],
+            'sun' => [[$ground, $figure, ['kind' => 'sun', 'values' => ['centre' => [36, 12], 'radius' => 9, 'softness' => 2, 'bloom' => 12, 'behind' => 'figure']]], []],
+            'beam' => [[$ground, ['kind' => 'beam', 'values' => ['origin' => [50, 2], 'target' => [20, 44], 'softness' => 1.5, 'smokeSize' => 24, 'specks' => 12000, 'speckSize' => 3]]], []],
+            'patterns' => [[$ground, ['kind' => 'pattern', 'level' => 1, 'values' => ['corners' => [[4, 4], [36, 8], [34, 42], [2, 38]], 'tight' => 1.2]], ['kind' => 'pattern', 'mode' => 'screen', 'values' => ['through' => 'leaves', 'corners' => [[34, 6], [62, 4], [60, 44], [36, 40]], 'tight' => 1.5]],
+                ['kind' => 'pattern', 'mode' => 'airlight', 'values' => ['through' => 'a picture', 'picture' => 'figure', 'corners' => [[10, 30], [30, 28], [32, 46], [8, 46]], 'tight' => 1]]], []],
+            'leaks' => [[$ground, ['kind' => 'leak', 'values' => ['middle' => [32, 24], 'width' => 64, 'height' => 48, 'turn' => 20]], ['kind' => 'leak', 'mode' => 'airlight', 'values' => ['texture' => 'a picture', 'picture' => 'uncut', 'colours' => 'its own', 'middle' => [40, 20], 'width' => 50, 'height' => 40, 'turn' => -15, 'blacks' => 30]],
+                ['kind' => 'fill', 'values' => ['colour' => '#203050'], 'masks' => [['id' => 'x', 'kind' => 'texture', 'values' => ['texture' => 'smoke', 'middle' => [32, 24], 'width' => 200, 'height' => 150]]]]], []],
+            'lights that are seen, at half scale' => [[$ground, $figure, ['kind' => 'halo', 'values' => ['of' => 'figure', 'spread' => 5]], ['kind' => 'glow', 'values' => ['centre' => [50, 10], 'size' => 8]], ['kind' => 'beam', 'values' => ['origin' => [10, 2], 'target' => [20, 44]]]], ['scale' => 0.5]],
             'contribution of a group' => [[$ground, $group], ['strip' => 'group']],
         ];
     }

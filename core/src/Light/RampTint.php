@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\EncodedTint;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\Tint;
 use Aumbrel\Core\Ramp\ColourRamp;
@@ -14,6 +15,8 @@ use Aumbrel\Core\Ramp\ColourRamp;
 /** The colour that a ramp has at 1 - field. */
 final readonly class RampTint implements Tint
 {
+    use EncodedTint;
+
     public function __construct(private Field $field, private ColourRamp $ramp, private Window $window)
     {
     }
@@ -26,25 +29,5 @@ final readonly class RampTint implements Tint
         $this->ramp->writeColour($kernel, $out, $colour);
 
         return $colour;
-    }
-
-    public function isDirect(): bool
-    {
-        return false;
-    }
-
-    public function isLight(BlendMode $mode): bool
-    {
-        return false;
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
-    }
-
-    public function mayExceed(): bool
-    {
-        return false;
     }
 }

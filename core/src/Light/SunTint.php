@@ -7,12 +7,15 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\EncodedTint;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\Tint;
 
 /** Colours that were blurred premultiplied: red, green and blue, each by how much there is. */
 final readonly class SunTint implements Tint
 {
+    use EncodedTint;
+
     /**
      * @param  array{Field, Field, Field}  $channels  encoded, premultiplied
      * @param  Field  $cover  how much there is
@@ -31,25 +34,5 @@ final readonly class SunTint implements Tint
         }
 
         return [$colour[0], $colour[1], $colour[2]];
-    }
-
-    public function isDirect(): bool
-    {
-        return false;
-    }
-
-    public function isLight(BlendMode $mode): bool
-    {
-        return false;
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
-    }
-
-    public function mayExceed(): bool
-    {
-        return false;
     }
 }

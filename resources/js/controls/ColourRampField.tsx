@@ -1,23 +1,14 @@
 import { Plus } from 'lucide-react';
 import type { ColourStop } from '../api/types';
-import { reversedRamp, withStop } from '../work/stops';
+import { reversed, withOneMore } from '../work/stops';
 import { NumberField } from './NumberField';
 import type { Hand, ValueProps } from './hand';
-import { Row } from './Row';
+import { StopColour } from './StopColour';
 import { MOST_STOPS, shareOf, StopFrame } from './StopFrame';
 
 /** Colours that come and go: each stop's place, colour, opacity and midpoint, over a chequered ground. */
 export function ColourRampField({ label, stops, hand }: { label: string; stops: ColourStop[]; hand: Hand<ColourStop[]> }) {
     const shown = stops.map((stop) => `${stop.colour}${byte(stop.opacity)} ${stop.offset * 100}%`);
-    function add() {
-        const gaps = stops.slice(0, -1).map((stop, at) => (stops[at + 1]?.offset ?? 1) - stop.offset);
-        const at = gaps.length === 0 ? 0 : gaps.indexOf(Math.max(...gaps));
-        const [before, after] = [stops[at], stops[at + 1]];
-        if (before) {
-            const offset = after ? (before.offset + after.offset) / 2 : Math.min(1, before.offset + 0.5);
-            hand.set([...stops.slice(0, at + 1), { ...before, offset, opacity: after ? (before.opacity + after.opacity) / 2 : before.opacity, midpoint: 0.5 }, ...stops.slice(at + 1)]);
-        }
-    }
 
     return (
         <div className="flex flex-col gap-1">
@@ -26,10 +17,10 @@ export function ColourRampField({ label, stops, hand }: { label: string; stops: 
                 <div className="relative h-4 min-w-0 flex-1 overflow-hidden rounded-sm border border-line bg-[repeating-conic-gradient(#555_0_25%,#333_0_50%)] bg-[length:8px_8px]" aria-hidden>
                     <div className="absolute inset-0" style={{ background: stops.length > 1 ? `linear-gradient(90deg, ${shown.join(', ')})` : stops[0]?.colour }} />
                 </div>
-                <button className="rounded-sm px-1 text-[12px] text-quiet hover:text-ink" onClick={() => hand.set(reversedRamp(stops))}>
+                <button className="rounded-sm px-1 text-[12px] text-quiet hover:text-ink" onClick={() => hand.set(reversed(stops))}>
                     Reverse
                 </button>
-                <button aria-label={`Add a stop to ${label.toLowerCase()}`} className="rounded-sm p-1 text-quiet hover:text-ink" onClick={add} disabled={stops.length >= MOST_STOPS}>
+                <button aria-label={`Add a stop to ${label.toLowerCase()}`} className="rounded-sm p-1 text-quiet hover:text-ink" onClick={() => hand.set(withOneMore(stops, 'opacity'))} disabled={stops.length >= MOST_STOPS}>
                     <Plus size={13} />
                 </button>
             </div>
@@ -42,17 +33,7 @@ export function ColourRampField({ label, stops, hand }: { label: string; stops: 
                         at={at}
                         hand={hand}
                         words={{ offset: `Stop ${at + 1}`, remove: `Remove stop ${at + 1}` }}
-                        before={
-                            <Row label={`Colour ${at + 1}`}>
-                                <input
-                                    type="color"
-                                    aria-label={`Colour ${at + 1}`}
-                                    className="h-6 w-8 rounded-sm border border-line bg-well p-0.5"
-                                    value={stop.colour}
-                                    onChange={(event) => hand.nudge(withStop(stops, at, { colour: event.target.value }))}
-                                />
-                            </Row>
-                        }
+                        before={<StopColour stops={stops} at={at} hand={hand} />}
                         after={<NumberField label="Opacity" value={stop.opacity * 100} unit="%" least={0} most={100} step={1} hand={shareOf(stops, at, 'opacity', hand)} />}
                     />
                 ))}

@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import type { Stop } from '../api/types';
-import { reversed, stopsOf } from '../work/stops';
+import { reversed, stopsOf, withOneMore } from '../work/stops';
 import type { Hand, ValueProps } from './hand';
 import { NumberField } from './NumberField';
 import { MOST_STOPS, shareOf, StopFrame } from './StopFrame';
@@ -8,16 +8,6 @@ import { MOST_STOPS, shareOf, StopFrame } from './StopFrame';
 /** The stops of a mask: a strip of greys, and offset, value and midpoint of each. */
 export function StopsField({ stops, hand }: { stops: Stop[]; hand: Hand<Stop[]> }) {
     const gradient = stops.map((stop) => `rgb(${Math.round(stop.value * 255)} ${Math.round(stop.value * 255)} ${Math.round(stop.value * 255)}) ${stop.offset * 100}%`);
-    function add() {
-        const gaps = stops.slice(0, -1).map((stop, at) => (stops[at + 1]?.offset ?? 1) - stop.offset);
-        const at = gaps.length === 0 ? 0 : gaps.indexOf(Math.max(...gaps));
-        const [before, after] = [stops[at], stops[at + 1]];
-        if (before) {
-            const offset = after ? (before.offset + after.offset) / 2 : Math.min(1, before.offset + 0.5);
-            const value = after ? (before.value + after.value) / 2 : before.value;
-            hand.set([...stops.slice(0, at + 1), { offset, value, midpoint: 0.5 }, ...stops.slice(at + 1)]);
-        }
-    }
 
     return (
         <div className="flex flex-col gap-1">
@@ -26,7 +16,7 @@ export function StopsField({ stops, hand }: { stops: Stop[]; hand: Hand<Stop[]> 
                 <button className="rounded-sm px-1.5 text-[12px] text-quiet hover:text-ink" onClick={() => hand.set(reversed(stops))}>
                     Reverse
                 </button>
-                <button aria-label="Add a stop" className="rounded-sm p-1 text-quiet hover:text-ink" onClick={add} disabled={stops.length >= MOST_STOPS}>
+                <button aria-label="Add a stop" className="rounded-sm p-1 text-quiet hover:text-ink" onClick={() => hand.set(withOneMore(stops, 'value'))} disabled={stops.length >= MOST_STOPS}>
                     <Plus size={13} />
                 </button>
             </div>

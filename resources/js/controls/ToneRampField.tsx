@@ -1,9 +1,9 @@
 import { Plus, RotateCcw } from 'lucide-react';
 import type { ToneStop } from '../api/types';
-import { withStop } from '../work/stops';
 import { colourOf } from '../work/strips';
 import type { Hand, ValueProps } from './hand';
 import { Row } from './Row';
+import { StopColour } from './StopColour';
 import { MOST_STOPS, StopFrame } from './StopFrame';
 
 /** Tones to colours: each stop's tone, colour and midpoint. Without stops of its own it goes from black to the strip's colour. */
@@ -48,24 +48,14 @@ export function ToneRampField({ parameter, value, hand, strip }: ValueProps) {
                     <RotateCcw size={12} />
                 </button>
             </div>
-            {stops.map((stop, at) => (
+            {stops.map((_, at) => (
                 <StopFrame
                     key={at}
                     stops={stops}
                     at={at}
                     hand={hand as Hand<ToneStop[]>}
                     words={{ offset: `Tone ${at + 1}`, remove: `Remove tone ${at + 1}` }}
-                    before={
-                        <Row label={`Colour ${at + 1}`}>
-                            <input
-                                type="color"
-                                aria-label={`Colour ${at + 1}`}
-                                className="h-6 w-8 rounded-sm border border-line bg-well p-0.5"
-                                value={stop.colour}
-                                onChange={(event) => hand.nudge(withStop(stops, at, { colour: event.target.value }))}
-                            />
-                        </Row>
-                    }
+                    before={<StopColour stops={stops} at={at} hand={hand as Hand<ToneStop[]>} />}
                 />
             ))}
         </div>

@@ -1,4 +1,4 @@
-import type { ColourStop, Stop, Value } from '../api/types';
+import type { Stop, Value } from '../api/types';
 import { clamp } from './strips';
 
 export function stopsOf(value: Value | undefined): Stop[] {
@@ -12,14 +12,20 @@ export function withStop<T extends { offset: number }>(stops: T[], at: number, p
     return stops.map((stop, index) => (index === at ? { ...stop, ...part, offset: clamp(part.offset ?? stop.offset, least, most) } : stop));
 }
 
-/** A ramp of colours from the other end. */
-export function reversedRamp(stops: ColourStop[]): ColourStop[] {
-    return stops.map((stop, at) => ({ ...stop, offset: 1 - stop.offset, midpoint: 1 - (stops[at - 1]?.midpoint ?? 0.5) })).reverse();
+/** One more stop in the middle of the widest gap, or after the only one: `share` is between its neighbours', the rest as before it. */
+export function withOneMore<T extends { offset: number; midpoint?: number }>(stops: T[], share: keyof T): T[] {
+    const gaps = stops.slice(0, -1).map((stop, at) => (stops[at + 1]?.offset ?? 1) - stop.offset);
+    const at = gaps.length === 0 ? 0 : gaps.indexOf(Math.max(...gaps));
+    const [before, after] = [stops[at], stops[at + 1]];
+    if (!before) {
+        return stops;
+    }
+    const offset = after ? (before.offset + after.offset) / 2 : Math.min(1, before.offset + 0.5);
+    const between = after ? (Number(before[share]) + Number(after[share])) / 2 : before[share];
+    return [...stops.slice(0, at + 1), { ...before, offset, [share]: between, midpoint: 0.5 }, ...stops.slice(at + 1)];
 }
 
 /** The same course from the other end. */
-export function reversed(stops: Stop[]): Stop[] {
-    return stops
-        .map((stop, at) => ({ offset: 1 - stop.offset, value: stop.value, midpoint: 1 - (stops[at - 1]?.midpoint ?? 0.5) }))
-        .reverse();
+export function reversed<T extends { offset: number; midpoint?: number }>(stops: T[]): T[] {
+    return stops.map((stop, at) => ({ ...stop, offset: 1 - stop.offset, midpoint: 1 - (stops[at - 1]?.midpoint ?? 0.5) })).reverse();
 }

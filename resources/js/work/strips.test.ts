@@ -1,6 +1,5 @@
 import { expect, test } from 'vitest';
 import type { Strip } from '../api/types';
-import { reversed, withStop } from './stops';
 import { allStacked, changed, everyStrip, joined, stacked } from './strips';
 
 const spot: Strip = {
@@ -25,23 +24,6 @@ test('two changes join with the later one on top', () => {
 test('strips in groups are found too', () => {
     const group: Strip = { ...spot, id: 'g', kind: 'group', family: 'group', strips: [spot] };
     expect(everyStrip([group], { s: { level: 4 } }).map((strip) => [strip.id, strip.level])).toEqual([['g', 0], ['s', 4]]);
-});
-
-test('a stop keeps its place between its neighbours', () => {
-    const stops = [{ offset: 0, value: 1, midpoint: 0.5 }, { offset: 0.4, value: 0.5, midpoint: 0.5 }, { offset: 1, value: 0, midpoint: 0.5 }];
-    expect(withStop(stops, 1, { offset: 2 })[1]?.offset).toBe(1);
-    expect(withStop(stops, 1, { offset: -1 })[1]?.offset).toBe(0);
-    expect(withStop(stops, 0, { midpoint: 0.2 })[0]).toEqual({ offset: 0, value: 1, midpoint: 0.2 });
-});
-
-test('a reversed course is the same from the other end', () => {
-    const stops = [{ offset: 0, value: 1, midpoint: 0.3 }, { offset: 0.4, value: 0.5, midpoint: 0.6 }, { offset: 1, value: 0, midpoint: 0.5 }];
-    const turned = reversed(stops);
-    expect(turned.map((stop) => stop.value)).toEqual([0, 0.5, 1]);
-    expect(turned[1]?.offset).toBeCloseTo(0.6);
-    expect(turned[0]?.midpoint).toBeCloseTo(0.4);
-    expect(turned[1]?.midpoint).toBeCloseTo(0.7);
-    expect(reversed(turned).map((stop) => stop.offset)).toEqual(stops.map((stop) => expect.closeTo(stop.offset)));
 });
 
 test('puts a stroke behind the others once, though it is pending when it is written already', () => {

@@ -1,0 +1,29 @@
+import { expect, test } from 'vitest';
+import { reversed, withOneMore, withStop } from './stops';
+
+test('a stop keeps its place between its neighbours', () => {
+    const stops = [{ offset: 0, value: 1, midpoint: 0.5 }, { offset: 0.4, value: 0.5, midpoint: 0.5 }, { offset: 1, value: 0, midpoint: 0.5 }];
+    expect(withStop(stops, 1, { offset: 2 })[1]?.offset).toBe(1);
+    expect(withStop(stops, 1, { offset: -1 })[1]?.offset).toBe(0);
+    expect(withStop(stops, 0, { midpoint: 0.2 })[0]).toEqual({ offset: 0, value: 1, midpoint: 0.2 });
+});
+
+test('a reversed course is the same from the other end', () => {
+    const stops = [{ offset: 0, value: 1, midpoint: 0.3 }, { offset: 0.4, value: 0.5, midpoint: 0.6 }, { offset: 1, value: 0, midpoint: 0.5 }];
+    const turned = reversed(stops);
+    expect(turned.map((stop) => stop.value)).toEqual([0, 0.5, 1]);
+    expect(turned[1]?.offset).toBeCloseTo(0.6);
+    expect(turned[0]?.midpoint).toBeCloseTo(0.4);
+    expect(turned[1]?.midpoint).toBeCloseTo(0.7);
+    expect(reversed(turned).map((stop) => stop.offset)).toEqual(stops.map((stop) => expect.closeTo(stop.offset)));
+});
+
+test('one more stop goes into the middle of the widest gap', () => {
+    const stops = [
+        { offset: 0, colour: '#000000', opacity: 1, midpoint: 0.5 },
+        { offset: 0.2, colour: '#ff0000', opacity: 0.8, midpoint: 0.3 },
+        { offset: 1, colour: '#ffffff', opacity: 0, midpoint: 0.5 },
+    ];
+    expect(withOneMore(stops, 'opacity')).toEqual([stops[0], stops[1], { offset: 0.6, colour: '#ff0000', opacity: 0.4, midpoint: 0.5 }, stops[2]]);
+    expect(withOneMore([{ offset: 0.8, value: 0.25 }], 'value')).toEqual([{ offset: 0.8, value: 0.25 }, { offset: 1, value: 0.25, midpoint: 0.5 }]);
+});

@@ -70,14 +70,16 @@ test('floor and walls are marked on the picture, a lamp is placed by a press, an
     await bar(page).getByRole('button', { name: 'Place a lamp' }).click();
     await page.mouse.click(...(await onScreen(page, [100, 40])));
     const sheet = page.getByTestId('consequence');
-    await expect(sheet.getByRole('checkbox')).toHaveCount(6, { timeout: 15000 });
+    await expect(sheet.getByRole('checkbox')).toHaveCount(8, { timeout: 15000 });
     await expect(sheet.getByRole('checkbox', { name: /^Pool on Wall/ })).toHaveCount(1);
     now = await state(page, scene);
     const [red, , blue] = [1, 3, 5].map((at) => parseInt((now.sources[0]!.values.colour as { swatch: string }).swatch.slice(at, at + 2), 16));
     expect(red).toBeGreaterThan(240);
     expect(blue).toBeLessThan(110);
     await expect(sheet.getByRole('checkbox', { name: /^Pool on the floor/ })).toBeChecked();
-    await expect(sheet.getByRole('checkbox', { name: /^Close pool on the floor/ })).not.toBeChecked();
+    for (const offered of [/^Close pool on the floor/, /^Beam/, /^Glow/]) {
+        await expect(sheet.getByRole('checkbox', { name: offered })).not.toBeChecked();
+    }
     await written(page, () => sheet.getByRole('button', { name: /^Take these/ }).click());
     now = await state(page, scene);
     const group = now.strips[now.strips.length - 1]!;

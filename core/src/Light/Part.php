@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Light;
 
-use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
 
 /** The part of a window where there can be anything: what is worked out there is spread over the whole of it. */
@@ -20,27 +20,17 @@ final readonly class Part
     }
 
     /** Null when it lies outside the window. */
-    public static function of(Window $whole, ?Extent $extent): ?self
+    public static function of(Window $whole, ?Bounds $bounds): ?self
     {
-        if ($extent === null) {
+        if ($bounds === null) {
             return self::whole($whole);
         }
-        [$left, $right, $top, $bottom] = [$whole->columns, 0, -1, -2];
         $step = $whole->step();
-        for ($row = 0; $row < $whole->rows; $row++) {
-            // a part of the pixel may reach into it where its middle does not
-            foreach ([-0.5, 0.0, 0.5] as $beside) {
-                $span = $extent->span($whole->yOf($row + $beside));
-                if ($span === null) {
-                    continue;
-                }
-                $top = $top < 0 ? $row : $top;
-                $bottom = $row;
-                $left = (int) max(0.0, min($left, floor(($span[0] - $whole->x) / $step)));
-                $right = (int) max($right, min((float) $whole->columns, ceil(($span[1] - $whole->x) / $step)));
-            }
-        }
-        [$columns, $rows] = [$right - $left, $bottom - $top + 1];
+        $upper = $whole->yOf(-0.5);
+        // edges are antialiased over a pixel, which may be larger than the bounds allow for
+        [$left, $top] = [(int) max(0.0, floor(($bounds->left - $whole->x) / $step) - 1), (int) max(0.0, floor(($bounds->top - $upper) / $step) - 1)];
+        $columns = (int) min((float) $whole->columns, ceil(($bounds->right - $whole->x) / $step) + 1) - $left;
+        $rows = (int) min((float) $whole->rows, ceil(($bounds->bottom - $upper) / $step) + 1) - $top;
         if ($columns <= 0 || $rows <= 0) {
             return null;
         }

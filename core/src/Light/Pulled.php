@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Bounds;
-use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
@@ -23,11 +22,11 @@ final readonly class Pulled implements Emitter
         return "{$kernel->plane(new PulledPlane($this->shape, $this->x, $this->y, $window))}[\$i]";
     }
 
-    public function extent(): ?Extent
+    public function extent(): ?Bounds
     {
         $own = $this->shape->extent();
 
-        return $own instanceof Bounds ? $own->with(new Bounds($own->left + $this->x, $own->top + $this->y, $own->right + $this->x, $own->bottom + $this->y)) : null;
+        return $own !== null ? $own->with(new Bounds($own->left + $this->x, $own->top + $this->y, $own->right + $this->x, $own->bottom + $this->y)) : null;
     }
 
     public function largest(): float

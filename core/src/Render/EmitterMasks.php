@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Geometry\Bounds;
-use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
@@ -48,7 +47,7 @@ final readonly class EmitterMasks implements Emitter
     }
 
     /** Round all that adds to it, where everything that does has bounds. */
-    public function extent(): ?Extent
+    public function extent(): ?Bounds
     {
         $all = null;
         foreach ($this->masks as $at => $entry) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Texture;
 
-use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Homography;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
@@ -30,7 +30,7 @@ final readonly class TextureShape implements Emitter
         return $lattice->write($kernel, $window, new TexturePlane($this->texture, $this->seed, $this->map, $lattice->points), false);
     }
 
-    public function extent(): ?Extent
+    public function extent(): ?Bounds
     {
         return null;
     }

@@ -16,7 +16,7 @@ use Aumbrel\Core\Kind\Emitter;
 final readonly class EmitterBlock implements Plane
 {
     /** The finest pixels along a side; a power of two. */
-    private const FINEST = 128;
+    private const FINEST = 256;
 
     /**
      * @param  float  $finest  scene pixels from one of the finest pixels to the next

@@ -294,7 +294,7 @@ it('works out no plane anew while a source is dragged', function (): void {
             return $this->pictures[$name];
         }
     };
-    $renderer = new Aumbrel\Core\Render\Renderer(new Aumbrel\Core\Kernel\KernelStore(Tests\Support\Folder::of('core-kernels')), $shelf, new Aumbrel\Core\Picture\ShapeStore(Tests\Support\Folder::of('source-shapes')), new Aumbrel\Core\Render\Memory, $watch);
+    $renderer = new Aumbrel\Core\Render\Renderer(new Aumbrel\Core\Kernel\KernelStore(Tests\Support\Folder::of('core-kernels')), $shelf, new Aumbrel\Core\Picture\ShapeStore(Tests\Support\Folder::of('source-shapes')), new Aumbrel\Core\Render\Memory(PHP_INT_MAX), $watch);
     $strips = [
         ['id' => 'pool', 'kind' => 'spot-onto', 'source' => 'lamp', 'confinedTo' => 'ground', 'values' => ['surface' => 'floor', 'lamp' => [0, 0]]],
         ['id' => 'paint', 'kind' => 'paint', 'level' => 1, 'masks' => [['id' => 'm', 'kind' => 'strokes', 'values' => ['strokes' => [['size' => 30, 'points' => [[50, 50], [90, 120]]]]]]]],

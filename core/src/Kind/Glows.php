@@ -11,11 +11,11 @@ interface Glows extends StripKind
     public function shining(Site $site): ?Emitter;
 
     /**
-     * Its shells from the inside out, as a window of this step shows them.
+     * Its shells from the inside out.
      *
      * @return list<array{string, Field, float}> word, field, and level in stops with the strip's
      */
-    public function shells(Site $site, Emitter $shining, float $step): array;
+    public function shells(Site $site, Emitter $shining): array;
 
     /** By how much its heart is smaller than what shines, px; 0 without one. */
     public function contraction(): float;

@@ -28,7 +28,7 @@ final readonly class BandPlane implements Plane
         $half = $this->width / 2 * $this->window->scale;
         $margin = (int) ceil($half) + 2;
         $padded = $this->window->padded($margin);
-        $shape = $planes->numbers(new EmitterPlane($this->shape, $padded, $this->window->step()));
+        $shape = $planes->numbers(new EmitterPlane($this->shape, $padded));
         $band = [];
         foreach (Distance::signed($shape, $padded->columns, $padded->rows, $half + 1.0) as $distance) {
             $band[] = LinesPlane::share(abs($distance), $half);

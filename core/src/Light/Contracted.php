@@ -13,17 +13,14 @@ use Aumbrel\Core\Kind\Field;
 /** What shines, a little smaller: grown by a distance below 0, its edge antialiased over a pixel. */
 final readonly class Contracted implements Field
 {
-    /**
-     * @param  float  $by  scene pixels; 0 leaves it as it is
-     * @param  float  $finest  scene pixels to one that is shown
-     */
-    public function __construct(private Emitter $emitter, private float $by, private float $finest)
+    /** @param  float  $by  scene pixels; 0 leaves it as it is */
+    public function __construct(private Emitter $emitter, private float $by = 0.0)
     {
     }
 
     public function write(KernelWriter $kernel, Window $window): string
     {
-        $plane = $this->by > 0 ? new ContractedPlane($this->emitter, $this->by, $window, $this->finest) : new EmitterPlane($this->emitter, $window, $this->finest);
+        $plane = $this->by > 0 ? new ContractedPlane($this->emitter, $this->by, $window) : new EmitterPlane($this->emitter, $window);
 
         return "{$kernel->plane($plane)}[\$i]";
     }

@@ -14,7 +14,7 @@ use Aumbrel\Core\Raster\Margin;
 /** What shines, contracted by a distance, in the pixels of a window. */
 final readonly class ContractedPlane implements Plane
 {
-    public function __construct(private Emitter $emitter, private float $by, private Window $window, private float $finest)
+    public function __construct(private Emitter $emitter, private float $by, private Window $window)
     {
     }
 
@@ -29,7 +29,7 @@ final readonly class ContractedPlane implements Plane
         $by = $this->by / $this->window->step();
         $margin = (int) ceil($by) + 2;
         $padded = $this->window->padded($margin);
-        $shape = $planes->numbers(new EmitterPlane($this->emitter, $padded, $this->finest));
+        $shape = $planes->numbers(new EmitterPlane($this->emitter, $padded));
 
         return Margin::cut(Edge::grown($shape, $padded->columns, $padded->rows, -$by), $padded->columns, $padded->rows, $margin);
     }

@@ -25,6 +25,12 @@ final readonly class Disc implements Emitter
         return $cover > 0.0 ? ($cover < 1.0 ? $cover : 1.0) : 0.0;
     }
 
+    /** With room for the edge. */
+    public static function bounds(Point $centre, float $radius): Bounds
+    {
+        return (new Bounds($centre->x, $centre->y, $centre->x, $centre->y))->grown($radius + 1);
+    }
+
     public function write(KernelWriter $kernel, Window $window): string
     {
         [$across, $down, $cover] = array_map($kernel->variable(...), ['across', 'down', 'cover']);
@@ -38,7 +44,7 @@ final readonly class Disc implements Emitter
 
     public function extent(): Bounds
     {
-        return (new Bounds($this->centre->x, $this->centre->y, $this->centre->x, $this->centre->y))->grown($this->radius + 1);
+        return self::bounds($this->centre, $this->radius);
     }
 
     public function largest(): float

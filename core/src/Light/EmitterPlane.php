@@ -19,9 +19,13 @@ final readonly class EmitterPlane implements Plane
     /** Pixels that are larger by less than this count as the same. */
     private const SLACK = 1.0001;
 
-    /** @param  float  $finest  scene pixels from one of the finest pixels to the next */
-    public function __construct(private Emitter $emitter, private Window $window, private float $finest)
+    /** Scene pixels from one of the finest pixels to the next. */
+    private float $finest;
+
+    /** @param  float|null  $finest  null where the pixels of the window are the finest ones */
+    public function __construct(private Emitter $emitter, private Window $window, ?float $finest = null)
     {
+        $this->finest = $finest ?? $window->step();
     }
 
     public function key(): string

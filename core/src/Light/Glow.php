@@ -202,20 +202,20 @@ final readonly class Glow implements Driven, Glows, Proposes, Shines
         return $layers;
     }
 
-    private function field(Shell $shell, Emitter $emitter, float $step): Field
+    private function field(Shell $shell, Emitter $emitter): Field
     {
         $radius = $shell->radius * $this->reach;
 
         return match (true) {
-            $shell->part === ShellPart::Core => new Contracted($emitter, $radius, $step),
-            $radius < 0.05 => new Contracted($emitter, 0.0, $step),
+            $shell->part === ShellPart::Core => new Contracted($emitter, $radius),
+            $radius < 0.05 => new Contracted($emitter),
             default => new Softened($emitter, $radius),
         };
     }
 
-    public function shells(Site $site, Emitter $shining, float $step): array
+    public function shells(Site $site, Emitter $shining): array
     {
-        return array_map(fn (Shell $shell): array => [$shell->part->value, $this->field($shell, $shining, $step), $site->level() + $shell->level], $this->shells->all);
+        return array_map(fn (Shell $shell): array => [$shell->part->value, $this->field($shell, $shining), $site->level() + $shell->level], $this->shells->all);
     }
 
     public function contraction(): float
@@ -246,8 +246,8 @@ final readonly class Glow implements Driven, Glows, Proposes, Shines
 
     private function shell(Shell $shell, Emitter $emitter, Rgb $own, Site $site, float $lost): Layer
     {
-        $field = $this->field($shell, $emitter, $site->window()->step());
-        $field = $this->keptInside ? new Inside($field, $emitter, $site->window()->step()) : $field;
+        $field = $this->field($shell, $emitter);
+        $field = $this->keptInside ? new Inside($field, $emitter) : $field;
         $level = new Level($site->level() + $shell->level + ($shell->colour === null ? $lost : $shell->colour->stops($site->white())));
         $mode = $shell->mode ?? $site->mode();
 

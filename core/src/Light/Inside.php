@@ -13,14 +13,14 @@ use Aumbrel\Core\Kind\Field;
 /** A field that does not leave the shape that shines, as behind glass. */
 final readonly class Inside implements Field
 {
-    public function __construct(private Field $field, private Emitter $emitter, private float $finest)
+    public function __construct(private Field $field, private Emitter $emitter)
     {
     }
 
     public function write(KernelWriter $kernel, Window $window): string
     {
         $inside = $kernel->variable('inside');
-        $kernel->line("{$inside} = {$this->field->write($kernel, $window)} * {$kernel->plane(new EmitterPlane($this->emitter, $window, $this->finest))}[\$i];");
+        $kernel->line("{$inside} = {$this->field->write($kernel, $window)} * {$kernel->plane(new EmitterPlane($this->emitter, $window))}[\$i];");
 
         return $inside;
     }

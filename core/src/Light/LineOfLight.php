@@ -136,7 +136,7 @@ final readonly class LineOfLight implements Begun, Driven, Shines
 
         return [
             new Layer($site->mode(), new Softened($line, $this->blur), OneColour::ofLight($colour), new Level($level + $this->twin)),
-            new Layer($site->mode(), new Contracted($line, 0.0, $site->window()->step()), OneColour::ofLight($pale), new Level($level)),
+            new Layer($site->mode(), new Contracted($line), OneColour::ofLight($pale), new Level($level)),
         ];
     }
 

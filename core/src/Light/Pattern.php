@@ -205,7 +205,7 @@ final readonly class Pattern implements Driven, Proposes
 
     private function soft(Emitter $shape, float $sigma, Site $site, bool $isAll = true): Field
     {
-        return $sigma > 0.05 ? new Softened($shape, $sigma, $isAll) : new Contracted($shape, 0.0, $site->window()->step());
+        return $sigma > 0.05 ? new Softened($shape, $sigma, $isAll) : new Contracted($shape);
     }
 
     private function shape(Site $site): ?Emitter

@@ -28,7 +28,7 @@ final readonly class PictureLight implements Field
     /** @return array{Field, Field, Field} red, green and blue, encoded */
     public static function channels(PictureSource $picture, Placement $placement, float $softness, Window $window): array
     {
-        $soft = static fn (Emitter $channel): Field => $softness > 0.05 ? new Softened($channel, $softness, false) : new Contracted($channel, 0.0, $window->step());
+        $soft = static fn (Emitter $channel): Field => $softness > 0.05 ? new Softened($channel, $softness, false) : new Contracted($channel);
 
         return [$soft(new PictureChannel($picture, $placement, 0)), $soft(new PictureChannel($picture, $placement, 1)), $soft(new PictureChannel($picture, $placement, 2))];
     }

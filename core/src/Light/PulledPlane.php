@@ -30,7 +30,7 @@ final readonly class PulledPlane implements Plane
         [$dx, $dy] = [$this->x / $step, $this->y / $step];
         $margin = (int) ceil(max(abs($dx), abs($dy))) + 2;
         $padded = $this->window->padded($margin);
-        $shape = $planes->numbers(new EmitterPlane($this->shape, $padded, $step));
+        $shape = $planes->numbers(new EmitterPlane($this->shape, $padded));
         [$columns, $rows, $pitch] = [$this->window->columns, $this->window->rows, $padded->columns];
         $pulled = array_fill(0, $columns * $rows, 0.0);
         $steps = (int) max(1, min(self::MOST_STEPS, ceil(2 * max(abs($dx), abs($dy)))));

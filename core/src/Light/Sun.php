@@ -132,7 +132,7 @@ final readonly class Sun implements Driven, Proposes
         $plate = $this->behind === null ? null : PlateShape::of($site, $this->behind);
         $part = fn (int $channel): SunDisc => new SunDisc($this->centre, $this->radius, $this->ramp, $channel, $plate);
         $layer = static function (float $softness, float $level) use ($part, $site): Layer {
-            $soft = static fn (int $channel): Field => $softness > 0.05 ? new Softened($part($channel), $softness, $channel === SunDisc::OPACITY) : new Contracted($part($channel), 0.0, $site->window()->step());
+            $soft = static fn (int $channel): Field => $softness > 0.05 ? new Softened($part($channel), $softness, $channel === SunDisc::OPACITY) : new Contracted($part($channel));
             $cover = $soft(SunDisc::OPACITY);
 
             return new Layer($site->mode(), $cover, new SunTint([$soft(0), $soft(1), $soft(2)], $cover, $site->window()), new Level($site->level() + $level));

@@ -45,7 +45,7 @@ final readonly class SunDisc implements Emitter
 
     public function extent(): Bounds
     {
-        return (new Bounds($this->centre->x, $this->centre->y, $this->centre->x, $this->centre->y))->grown($this->radius + 1);
+        return Disc::bounds($this->centre, $this->radius);
     }
 
     public function largest(): float

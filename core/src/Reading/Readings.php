@@ -8,7 +8,6 @@ use Aumbrel\Core\Kind\Directed;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\StripKind;
-use Aumbrel\Core\Scene\Footings;
 use Aumbrel\Core\Scene\Hanging;
 use Aumbrel\Core\Scene\Measures;
 use Aumbrel\Core\Scene\Scene;
@@ -33,21 +32,25 @@ final readonly class Readings
     public function all(): array
     {
         $agreement = new Agreement($this->scene, $this->hanging, $this->compass);
+        $strips = $this->strips();
 
-        return $this->notAccepted([...$this->directions(), ...$this->strips(), ...$this->stances(), ...$this->cutOuts(), ...$agreement->readings(), ...$this->seen()]);
+        return $this->notAccepted([...$this->directions(), ...$strips, ...$this->stances(), ...$this->cutOuts(), ...$agreement->readings(), ...$this->seen($strips)]);
     }
 
     /** @return list<Reading> those that rest on what was measured in the picture */
     public function ofPicture(): array
     {
-        return $this->notAccepted($this->seen());
+        return $this->notAccepted($this->seen($this->strips()));
     }
 
-    /** @return list<Reading> */
-    private function seen(): array
+    /**
+     * @param  list<Reading>  $strips  those of strips that miss something
+     * @return list<Reading>
+     */
+    private function seen(array $strips): array
     {
         // what is said to miss something is not said to do nothing as well
-        $missing = array_merge(...array_map(static fn (Reading $reading): array => $reading->strips, $this->strips()));
+        $missing = array_merge(...array_map(static fn (Reading $reading): array => $reading->strips, $strips));
 
         return (new SeenLights($this->scene, $this->measures, array_values(array_filter($this->facts, static fn (LightFacts $facts): bool => ! in_array($facts->strip, $missing, true)))))->readings();
     }
@@ -153,10 +156,9 @@ final readonly class Readings
     /** @return list<Reading> plates that are said to stand where there is no floor */
     private function stances(): array
     {
-        $footings = new Footings($this->scene, $this->measures);
         $readings = [];
         foreach ($this->scene->everyStrip() as $strip) {
-            if ($strip->kind instanceof Pictured && ! $strip->muted && $footings->standsNowhere($strip)) {
+            if ($strip->kind instanceof Pictured && ! $strip->muted && $this->hanging->footings->standsNowhere($strip)) {
                 $readings[] = new Reading("stance {$strip->id}", 'stance', [$strip->id], "{$strip->name}: its feet are at the horizon or above it, where there is no floor.", 'Lamps take it for as deep as the contact row. Move it down, mark its feet, or let it hang or be free.');
             }
         }

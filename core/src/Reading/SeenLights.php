@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Reading;
 
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Framed;
 use Aumbrel\Core\Kind\Glows;
 use Aumbrel\Core\Kind\HoldsBlack;
@@ -117,7 +118,7 @@ final readonly class SeenLights
 
     private function unseen(Strip $strip, LightFacts $facts): ?Reading
     {
-        if ($facts->most >= self::UNSEEN || $strip->isGroup() || $strip->kind::family()->value === 'plate' || $facts->strip === '') {
+        if ($facts->most >= self::UNSEEN || $strip->isGroup() || $strip->kind::family() === Family::Plate) {
             return null;
         }
         $isLight = $strip->kind::family()->fadesInStops();

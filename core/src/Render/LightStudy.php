@@ -101,7 +101,7 @@ final readonly class LightStudy
         }
         sort($around);
         $shells = [];
-        foreach ($kind->shells($site, $shining, $window->step()) as [$word, $field, $level]) {
+        foreach ($kind->shells($site, $shining) as [$word, $field, $level]) {
             $values = $this->renderer->planes->sample(fn (KernelWriter $kernel): string => $field->write($kernel, $window), $window);
             $shells[isset($shells[$word]) ? $word.' '.(count($shells) + 1) : $word] = round(max([0.0, ...$values]) * 2 ** $level, 3);
         }

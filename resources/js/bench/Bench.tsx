@@ -161,8 +161,8 @@ function Mix({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures:
             )}
             {strip.family !== 'group' && (
                 <>
-                <ChoiceField label="Mode" value={strip.mode} choices={modes.map((mode) => ({ value: mode, label: mode }))} onSet={(mode) => void gestures.change(strip.id, { mode }, 'Mode')} />
-                <ModeSheet scene={scene} strip={strip} gestures={gestures} />
+                    <ChoiceField label="Mode" value={strip.mode} choices={modes.map((mode) => ({ value: mode, label: mode }))} onSet={(mode) => void gestures.change(strip.id, { mode }, 'Mode')} />
+                    <ModeSheet scene={scene} strip={strip} gestures={gestures} />
                 </>
             )}
             {isLight(strip) && (

@@ -26,17 +26,16 @@ it('agrees with a general-purpose numeric library', function (): void {
 
 it('costs the same whatever its radius', function (): void {
     $plane = array_fill(0, 200 * 200, 0.5);
-    $time = function (float $sigma) use ($plane): float {
-        $best = INF;
-        for ($k = 0; $k < 3; $k++) {
+    $best = [3 => INF, 60 => INF];
+    // In turns, the best of each: what else the machine does meanwhile meets both radii, and never makes one quicker.
+    for ($k = 0; $k < 9; $k++) {
+        foreach (array_keys($best) as $sigma) {
             $started = hrtime(true);
-            Gaussian::blur($plane, 200, 200, $sigma);
-            $best = min($best, hrtime(true) - $started);
+            Gaussian::blur($plane, 200, 200, (float) $sigma);
+            $best[$sigma] = min($best[$sigma], hrtime(true) - $started);
         }
-
-        return $best;
-    };
-    expect($time(60.0) / $time(3.0))->toBeLessThan(1.6);
+    }
+    expect($best[60] / $best[3])->toBeLessThan(1.6);
 });
 
 it('keeps a constant and the sum of what is far from the border', function (): void {

@@ -11,6 +11,8 @@ use Aumbrel\Core\Kernel\KernelWriter;
 /** All of the picture, evenly. */
 final readonly class Everywhere implements Field
 {
+    use OwnShare;
+
     public function write(KernelWriter $kernel, Window $window): string
     {
         return '1.0';
@@ -21,18 +23,8 @@ final readonly class Everywhere implements Field
         return null;
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return 'everywhere';
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 }

@@ -9,6 +9,7 @@ use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\OwnShare;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Seen\PlateWords;
 use Aumbrel\Core\Seen\SeenPlate;
@@ -16,6 +17,8 @@ use Aumbrel\Core\Seen\SeenPlate;
 /** A plate's own bright tones, as what shines: smoothstep over the knee of its luma, times its alpha. */
 final readonly class BrightTones implements Emitter
 {
+    use OwnShare;
+
     /**
      * @param  float  $threshold  luma 0..1 in the middle of the knee
      * @param  float  $knee  half its width
@@ -60,19 +63,9 @@ final readonly class BrightTones implements Emitter
         return $this->seen->bounds();
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "tones from {$this->threshold} {$this->knee} {$this->name}";
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 
     /** Bright places of a few pixels are lost in larger ones. */

@@ -9,10 +9,13 @@ use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\Field;
+use Aumbrel\Core\Kind\OwnShare;
 
 /** What shines, a little smaller: grown by a distance below 0, its edge antialiased over a pixel. */
 final readonly class Contracted implements Field
 {
+    use OwnShare;
+
     /** @param  float  $by  scene pixels; 0 leaves it as it is */
     public function __construct(private Emitter $emitter, private float $by = 0.0)
     {
@@ -30,18 +33,8 @@ final readonly class Contracted implements Field
         return $this->emitter->extent();
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "{$this->emitter->identity()} contracted by {$this->by}";
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 }

@@ -9,10 +9,13 @@ use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\OwnShare;
 
 /** A round lamp: its edge is antialiased over a pixel. */
 final readonly class Disc implements Emitter
 {
+    use OwnShare;
+
     /** @param  float  $radius  scene pixels */
     public function __construct(private Point $centre, private float $radius)
     {
@@ -47,19 +50,9 @@ final readonly class Disc implements Emitter
         return self::bounds($this->centre, $this->radius);
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "disc {$this->centre->x} {$this->centre->y} {$this->radius}";
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 
     public function isExact(): bool

@@ -8,10 +8,13 @@ use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
+use Aumbrel\Core\Kind\OwnShare;
 
 /** A spot that fades over the last part of its reach: 1 - smoothstep(1 - end, 1, d / reach). */
 final readonly class Ended implements Field
 {
+    use OwnShare;
+
     /** @param  float  $end  0..1 */
     public function __construct(private Spot $spot, private float $end)
     {
@@ -46,18 +49,8 @@ final readonly class Ended implements Field
         return $this->spot;
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "{$this->spot->identity()} ended {$this->end}";
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 }

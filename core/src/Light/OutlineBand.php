@@ -8,10 +8,13 @@ use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\OwnShare;
 
 /** A band of a width along the outline of a shape. */
 final readonly class OutlineBand implements Emitter
 {
+    use OwnShare;
+
     /** @param  float  $width  scene pixels */
     public function __construct(private PlateShape $shape, private float $width)
     {
@@ -27,19 +30,9 @@ final readonly class OutlineBand implements Emitter
         return $this->shape->extent()->grown($this->width / 2 + 1);
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "band {$this->width} along {$this->shape->identity()}";
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 
     public function isExact(): bool

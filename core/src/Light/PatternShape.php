@@ -10,10 +10,13 @@ use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\OwnShare;
 
 /** A drawing of a unit square, fitted to four corners in perspective. */
 final readonly class PatternShape implements Emitter
 {
+    use OwnShare;
+
     /** From the scene to the unit square. */
     public Homography $toUnit;
 
@@ -33,19 +36,9 @@ final readonly class PatternShape implements Emitter
         return Bounds::round(array_map(static fn (Point $corner): array => $corner->toArray(), $this->corners))?->grown(1.0);
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "pattern {$this->drawing->key()} {$this->toUnit->key()}";
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 
     /** A drawing takes its mean over each pixel. */

@@ -9,6 +9,7 @@ use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\OwnShare;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Seen\PlatePlane;
 use Aumbrel\Core\Seen\PlateWords;
@@ -16,6 +17,8 @@ use Aumbrel\Core\Seen\PlateWords;
 /** One channel of a placed picture, encoded, times its alpha. */
 final readonly class PictureChannel implements Emitter
 {
+    use OwnShare;
+
     /** @param  int  $channel  0 red, 1 green, 2 blue */
     public function __construct(private PictureSource $picture, private Placement $placement, private int $channel)
     {
@@ -35,19 +38,9 @@ final readonly class PictureChannel implements Emitter
         return Bounds::round($this->placement->corners($this->picture->width(), $this->picture->height()))?->grown(1.0);
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "channel {$this->channel} {$this->picture->key()} {$this->placement->key()}";
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 
     public function isExact(): bool

@@ -11,11 +11,14 @@ use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Transfer;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\Field;
+use Aumbrel\Core\Kind\OwnShare;
 use Aumbrel\Core\Picture\PictureSource;
 
 /** How bright a picture is by its largest channel: with the colour divided by that it is the picture again. */
 final readonly class PictureLight implements Field
 {
+    use OwnShare;
+
     /** @var array{Field, Field, Field} */
     private array $channels;
 
@@ -52,18 +55,8 @@ final readonly class PictureLight implements Field
         return $this->channels[0]->extent();
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "light of {$this->channels[0]->identity()} ".(int) $this->isLinear;
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 }

@@ -8,6 +8,7 @@ use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\OwnShare;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Seen\PlateWords;
 use Aumbrel\Core\Seen\SeenPlate;
@@ -15,6 +16,8 @@ use Aumbrel\Core\Seen\SeenPlate;
 /** A plate's outline, as what shines. */
 final readonly class PlateShape implements Emitter
 {
+    use OwnShare;
+
     private function __construct(private Site $site, private string $plate, private SeenPlate $seen, private float $x, private float $y, private string $name)
     {
     }
@@ -49,19 +52,9 @@ final readonly class PlateShape implements Emitter
         return new Bounds($bounds->left + $this->x, $bounds->top + $this->y, $bounds->right + $this->x, $bounds->bottom + $this->y);
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "shape {$this->x} {$this->y} {$this->name}";
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 
     public function isExact(): bool

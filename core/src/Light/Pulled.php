@@ -8,10 +8,13 @@ use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\OwnShare;
 
 /** A shape drawn out to a side, fading on the way: the largest of (1 - t) x the shape moved by t x the pull, t from 0 to 1. */
 final readonly class Pulled implements Emitter
 {
+    use OwnShare;
+
     /** @param  float  $x  px @param  float  $y  px, down */
     public function __construct(private Emitter $shape, private float $x, private float $y)
     {
@@ -29,19 +32,9 @@ final readonly class Pulled implements Emitter
         return $own !== null ? $own->with(new Bounds($own->left + $this->x, $own->top + $this->y, $own->right + $this->x, $own->bottom + $this->y)) : null;
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "{$this->shape->identity()} pulled {$this->x} {$this->y}";
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 
     public function isExact(): bool

@@ -10,11 +10,14 @@ use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
+use Aumbrel\Core\Kind\OwnShare;
 use Aumbrel\Core\Seen\SeenPlate;
 
 /** Where a rim is: how close the outline of its plate is, and how much it faces the light. */
 final readonly class RimField implements Field
 {
+    use OwnShare;
+
     public function __construct(private Rim $rim, private PlateOutline $outline, private SeenPlate $plate)
     {
     }
@@ -40,18 +43,8 @@ final readonly class RimField implements Field
         return $this->plate;
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "rim {$this->rim->bearing->azimuth} {$this->rim->bearing->elevation} {$this->rim->width} {$this->rim->wrap} of {$this->outline->key()} {$this->outline->placement->key()}";
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 }

@@ -9,11 +9,14 @@ use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\OwnShare;
 use Aumbrel\Core\Ramp\ColourRamp;
 
 /** One channel of a sun's disc: red, green or blue, encoded and premultiplied, or how much of it there is. */
 final readonly class SunDisc implements Emitter
 {
+    use OwnShare;
+
     public const OPACITY = 3;
 
     /**
@@ -48,19 +51,9 @@ final readonly class SunDisc implements Emitter
         return Disc::bounds($this->centre, $this->radius);
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "sun {$this->centre->x} {$this->centre->y} {$this->radius} {$this->channel} {$this->ramp->key} {$this->before?->identity()}";
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 
     public function isExact(): bool

@@ -9,11 +9,14 @@ use Aumbrel\Core\Geometry\Path;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\OwnShare;
 use Aumbrel\Core\Ramp\Stops;
 
 /** Lines of a width, brighter and dimmer on their way. */
 final readonly class TracedLines implements Emitter
 {
+    use OwnShare;
+
     /** Curves are straight pieces that lie nowhere further off, px. */
     private const TOLERANCE = 0.05;
 
@@ -44,19 +47,9 @@ final readonly class TracedLines implements Emitter
         return Bounds::round(array_merge(...$this->lines))?->grown($this->width / 2 + 1);
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return $this->name;
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 
     public function isExact(): bool

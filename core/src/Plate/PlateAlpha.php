@@ -8,12 +8,15 @@ use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
+use Aumbrel\Core\Kind\OwnShare;
 use Aumbrel\Core\Seen\PlateWords;
 use Aumbrel\Core\Seen\SeenPlate;
 
 /** Where a plate is. */
 final readonly class PlateAlpha implements Field
 {
+    use OwnShare;
+
     public function __construct(private SeenPlate $plate)
     {
     }
@@ -31,18 +34,8 @@ final readonly class PlateAlpha implements Field
         return $this->plate;
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return $this->plate->key();
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 }

@@ -12,6 +12,7 @@ use Aumbrel\Core\Kind\Bounded;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Kind\Join;
+use Aumbrel\Core\Kind\OwnShare;
 use Aumbrel\Core\Kind\PlateMask;
 use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Seen\PlateWords;
@@ -19,6 +20,8 @@ use Aumbrel\Core\Seen\PlateWords;
 /** What the masks on an emitter make together. Those that know plates only lie on the light's plate. */
 final readonly class EmitterMasks implements Emitter
 {
+    use OwnShare;
+
     private string $name;
 
     /**
@@ -64,19 +67,9 @@ final readonly class EmitterMasks implements Emitter
         return $all;
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return $this->name;
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 
     /** Thin strokes and small areas are lost in large pixels. */

@@ -10,6 +10,7 @@ use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\OwnShare;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Seen\PlatePlane;
 use Aumbrel\Core\Seen\PlateWords;
@@ -17,6 +18,8 @@ use Aumbrel\Core\Seen\PlateWords;
 /** A picture as a slide: how much light passes is its luma times its alpha; outside it there is none. */
 final readonly class SlideShape implements Emitter
 {
+    use OwnShare;
+
     public function __construct(private PictureSource $picture, private Placement $placement)
     {
     }
@@ -36,19 +39,9 @@ final readonly class SlideShape implements Emitter
         return Bounds::round($this->placement->corners($this->picture->width(), $this->picture->height()))?->grown(1.0);
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "slide {$this->picture->key()} {$this->placement->key()}";
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 
     public function isExact(): bool

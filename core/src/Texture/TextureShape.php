@@ -9,10 +9,13 @@ use Aumbrel\Core\Geometry\Homography;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\OwnShare;
 
 /** A texture of the shelf, as light: it has no border. */
 final readonly class TextureShape implements Emitter
 {
+    use OwnShare;
+
     /** @param  Homography  $map  from its sheet to the scene, without perspective */
     public function __construct(private Texture $texture, private int $seed, private Homography $map)
     {
@@ -35,19 +38,9 @@ final readonly class TextureShape implements Emitter
         return null;
     }
 
-    public function largest(): float
-    {
-        return 1.0;
-    }
-
     public function identity(): string
     {
         return "texture {$this->texture->value} {$this->seed} {$this->map->key()}";
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
     }
 
     public function isExact(): bool

@@ -38,4 +38,10 @@ final readonly class ShellsValue extends ValueType
             'mode' => ['enum' => array_column(BlendMode::cases(), 'value')],
         ]]];
     }
+
+    /** How many there may be. */
+    public function describe(): array
+    {
+        return ['most' => Shells::MOST];
+    }
 }

@@ -7,15 +7,12 @@ import type { Hand, ValueProps } from './hand';
 import { NumberField } from './NumberField';
 import { Row } from './Row';
 
-/** As many shells as the core takes. */
-const MOST = 12;
-
 const WORDS: Record<Shell['part'], string> = { core: 'Core', body: 'Body', fog: 'Fog', halo: 'Halo' };
 
 const COLOURS = ["the glow's", 'its own', 'a ramp'];
 
 /** The layers of a glow from the inside out: each one's radius and level; the open one shows its colour, ramp and mode too. */
-export function ShellsField({ value, hand, scene }: ValueProps) {
+export function ShellsField({ parameter, value, hand, scene }: ValueProps) {
     const shells = Array.isArray(value) ? (value as Shell[]) : [];
     const set = hand as Hand<Shell[]>;
     const widest = Math.max(8, ...shells.filter((shell) => shell.part !== 'core').map((shell) => shell.radius));
@@ -26,7 +23,7 @@ export function ShellsField({ value, hand, scene }: ValueProps) {
             ))}
             <button
                 className="flex items-center gap-1 self-start rounded-sm border border-line px-2 py-0.5 hover:bg-raised disabled:opacity-50"
-                disabled={shells.length >= MOST}
+                disabled={shells.length >= parameter.most}
                 onClick={() => set.set([...shells, { part: 'halo', radius: Math.round(widest * 2), level: Math.max(levelRange.least, (shells[shells.length - 1]?.level ?? 0) - 0.5), pale: 0 }])}
             >
                 <Plus size={12} aria-hidden /> Halo

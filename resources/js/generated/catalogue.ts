@@ -1087,7 +1087,7 @@ export const stripKinds: StripKind[] = [
                 "section": "shells",
                 "unit": "",
                 "least": 0,
-                "most": 0,
+                "most": 12,
                 "step": 1,
                 "choices": [],
                 "default": [

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Tests\Support\HeldScenes;
+use Tests\Support\Rendering;
 
 /*
  * Pictures that were rendered once and must stay as they are: every mode over a plate and over nothing, every mask and
@@ -28,4 +29,14 @@ it('renders what it has always rendered', function (string $name): void {
 it('holds a picture of every scene', function (): void {
     expect(array_keys(json_decode((string) file_get_contents(__DIR__.'/reference/held.json'), true)))->toBe(array_keys(HeldScenes::all()))
         ->and(count(HeldScenes::all()))->toBeGreaterThan(24);
+});
+
+// render processes do not look for circles while somebody waits: what renders must make none
+it('leaves nothing in memory that would have to be looked for', function (): void {
+    $renderer = Rendering::renderer(HeldScenes::pictures());
+    gc_collect_cycles();
+    foreach (array_keys(HeldScenes::all()) as $name) {
+        HeldScenes::picture($name, $renderer);
+        expect([$name, gc_collect_cycles()])->toBe([$name, 0]);
+    }
 });

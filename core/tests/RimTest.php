@@ -204,7 +204,7 @@ it('can be softened like any field', function (): void {
             return rimmedDisc();
         }
     });
-    $field = $sites->layers($scene->strips[1])[0]->field;
+    $field = (new Aumbrel\Core\Render\StripLayers($sites))->of($scene->strips[1])[0]->field;
     $soft = new Aumbrel\Core\Light\SoftShape($field, 4.0, Window::whole(200, 160));
     $values = $picture->planes->numbers($soft);
     $at = fn (float $x, float $y): float => $values[(int) round(($y - $soft->lattice->points->yOf(0)) / $soft->lattice->step) * $soft->lattice->points->columns + (int) round(($x - $soft->lattice->points->xOf(0)) / $soft->lattice->step)];

@@ -3,8 +3,14 @@
 declare(strict_types=1);
 
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Bounds;
+use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Light\Disc;
+use Aumbrel\Core\Light\EmitterLattice;
 use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Picture\ShapeStore;
@@ -427,6 +433,69 @@ it('works out no plane anew that did not change', function (array $strip, array 
     'pattern' => [['kind' => 'pattern', 'values' => ['corners' => [[40, 20], [130, 34], [120, 100], [30, 90]]]], [['level' => 1], ['values' => ['share' => 40]]], [['values' => ['tight' => 8]]]],
     'leak' => [['kind' => 'leak', 'values' => ['middle' => [80, 60], 'width' => 160, 'height' => 120]], [['level' => 1], ['values' => ['gain' => 1]], ['values' => ['blacks' => 10]]], [['values' => ['seed' => 9]]]],
 ]);
+
+it('makes every shell, however wide, of the same finest pixels', function (float $finest): void {
+    $emitter = new class implements Emitter
+    {
+        public int $sampled = 0;
+
+        private Disc $disc;
+
+        public function __construct()
+        {
+            $this->disc = new Disc(new Point(-37.3, 190.4), 150.2);
+        }
+
+        public function write(KernelWriter $kernel, Window $window): string
+        {
+            $this->sampled++;
+
+            return $this->disc->write($kernel, $window);
+        }
+
+        public function extent(): Bounds
+        {
+            return $this->disc->extent();
+        }
+
+        public function largest(): float
+        {
+            return 1.0;
+        }
+
+        public function identity(): string
+        {
+            return 'counted '.$this->disc->identity();
+        }
+
+        public function readsBelow(): bool
+        {
+            return false;
+        }
+
+        public function isExact(): bool
+        {
+            return false;
+        }
+    };
+    $planes = Rendering::renderer([])->planes;
+    $window = new Window(-200, 20, 400, 330, 1 / $finest);
+    $lattice = fn (int $level): Window => $window->lattice($finest * 2 ** $level)->padded(3);
+    $planes->numbers(new EmitterLattice($emitter, $lattice(9), $finest));
+    $first = $emitter->sampled;
+    foreach ([0, 1, 2, 3, 5, 7, 8, 9] as $level) {
+        $part = $lattice($level);
+        $means = $planes->numbers(new EmitterLattice($emitter, $part, $finest));
+        // the mean of the finest pixels in it, each sampled by itself
+        foreach (array_unique([0, intdiv(count($means), 2), intdiv(count($means), 3), count($means) - 1]) as $at) {
+            [$column, $row] = [$at % $part->columns, intdiv($at, $part->columns)];
+            $one = new Window($part->xOf($column) - $part->step() / 2, $part->yOf($row) - $part->step() / 2, $part->step(), $part->step(), 1 / $finest);
+            $fine = $planes->sample(fn (KernelWriter $kernel): string => (new Disc(new Point(-37.3, 190.4), 150.2))->write($kernel, $one), $one);
+            expect($means[$at])->toEqualWithDelta(array_sum($fine) / count($fine), 1e-9);
+        }
+    }
+    expect($first)->toBeGreaterThan(0)->and($emitter->sampled)->toBe($first);
+})->with([1.0, 2.5]);
 
 it('says what is missing, and refuses what makes no sense', function (array $strip, string $says): void {
     $scene = Rendering::scene(160, 120, [Rendering::plate('black'), $strip]);

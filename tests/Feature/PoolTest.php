@@ -115,6 +115,28 @@ it('withdraws while it renders what nobody waits for any more, and renders no ro
     expect(idle($pool)[0]['rows'] - $before['rows'])->toBe($rows - $rows % 8);
 });
 
+it('puts off what can wait when somebody waits for something else, and does it after that', function (): void {
+    $request = asked(addSpot(addSpot(aScene())), 24.0);
+    $pool = pool();
+    $rows = $request->window()->rows;
+    // one for each process, so that none is free
+    $slow = $pool->begin($request->bands([intdiv($rows, 2), $rows - intdiv($rows, 2)]), ticket(Priority::Contribution, 'miniatures', 1));
+    $quick = $request->bands([8])[0];
+    foreach ([Priority::Draft, Priority::Settled] as $number => $priority) {
+        // it was begun again after a rest
+        for ($k = 0; $k < 200 && $pool->stand()['busy'] < 2; $k++) {
+            usleep(5_000);
+        }
+        expect(whole($pool, [0 => $quick], ticket($priority, 'view', $number + 1)))->toBeInstanceOf(PaintedReply::class)
+            ->and($pool->stand()['withdrawn'])->toBeGreaterThan($number)->and($slow->isOver())->toBeFalse();
+    }
+    // another one that can wait does
+    $withdrawn = $pool->stand()['withdrawn'];
+    $later = $pool->begin([0 => $quick], ticket(Priority::Contribution, 'lights', 1));
+    expect(array_map(fn (?string $answer): string => $answer[0], [...all($slow), ...all($later)]))->toBe(['P', 'P', 'P'])
+        ->and(idle($pool)[0]['withdrawn'])->toBe($withdrawn)->and($pool->stand()['dropped'])->toBe(0);
+});
+
 /** Every answer, by part. */
 function all(Waiting $waiting): array
 {

@@ -7,6 +7,8 @@ namespace Tests\Support;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Render\Picture;
+use Aumbrel\Core\Render\Renderer;
 
 /**
  * Small scenes of every kind, mode, mask and cut-out whose pictures are held: what was rendered once is rendered ever after.
@@ -156,12 +158,7 @@ final class HeldScenes
     /** @return list<int> of every so many pixels the four 16-bit values, one after the other */
     public static function rendered(string $name): array
     {
-        [$strips, $look] = self::all()[$name];
-        $scene = Rendering::scene(self::WIDTH, self::HEIGHT, $strips);
-        $renderer = Rendering::renderer(self::pictures());
-        $window = isset($look['window']) ? new Window(...[...$look['window'], $look['scale']]) : Window::whole(self::WIDTH, self::HEIGHT, $look['scale'] ?? 1.0);
-        $picture = isset($look['strip']) ? $renderer->contributions($scene, $window, [$look['strip']], 16)[$look['strip']]
-            : $renderer->picture($scene, $window, 16, $look['until'] ?? null);
+        $picture = self::picture($name, Rendering::renderer(self::pictures()));
         $values = array_values(unpack('n*', $picture->bytes) ?: []);
         $held = [];
         for ($pixel = 0; $pixel < $picture->columns * $picture->rows; $pixel += self::EVERY) {
@@ -169,5 +166,16 @@ final class HeldScenes
         }
 
         return $held;
+    }
+
+    /** @param  Renderer  $renderer  of these pictures */
+    public static function picture(string $name, Renderer $renderer): Picture
+    {
+        [$strips, $look] = self::all()[$name];
+        $scene = Rendering::scene(self::WIDTH, self::HEIGHT, $strips);
+        $window = isset($look['window']) ? new Window(...[...$look['window'], $look['scale']]) : Window::whole(self::WIDTH, self::HEIGHT, $look['scale'] ?? 1.0);
+
+        return isset($look['strip']) ? $renderer->contributions($scene, $window, [$look['strip']], 16)[$look['strip']]
+            : $renderer->picture($scene, $window, 16, $look['until'] ?? null);
     }
 }

@@ -13,8 +13,8 @@ use Closure;
 /**
  * Keeps a number of render processes, hands them what comes in on a unix socket, most urgent first, and streams their
  * answers back. What a newer request for the same view has made needless is dropped before it is rendered, and withdrawn
- * while it is, unless it is a draft; so is what was asked for by somebody who has gone. A process that dies is replaced;
- * whoever waited for it is told.
+ * while it is, unless it is a draft; so is what was asked for by somebody who has gone. What can wait is put off when it keeps
+ * a process from what somebody looks at. A process that dies is replaced; whoever waited for it is told.
  *
  * Asked with an empty ticket it tells how it stands ({@see PoolClient::stand}).
  */
@@ -22,6 +22,9 @@ final class Dispatcher
 {
     /** Whoever waits hears at least this often that the work goes on. */
     private const WORKING_SECONDS = 1.0;
+
+    /** What can wait is begun only when nothing else was asked for or done so long: between two drafts of a drag it would be in the way. */
+    private const REST_SECONDS = 0.25;
 
     private const MOST_VIEWS = 1000;
 
@@ -36,7 +39,7 @@ final class Dispatcher
 
     private readonly Callers $callers;
 
-    /** @var array<int, array{stream: resource, pid: int, seat: int, buffer: string, errand: int|null, caller: int|null}> */
+    /** @var array<int, array{stream: resource, pid: int, seat: int, buffer: string, errand: int|null, caller: int|null, payload: string}> */
     private array $workers = [];
 
     /** @var array<int, array{ticket: Ticket, payload: string, order: int}> by caller */
@@ -52,6 +55,9 @@ final class Dispatcher
     private bool $stopping = false;
 
     private float $saidWorking = 0.0;
+
+    /** When something that cannot wait was last begun or done. */
+    private float $lastUrgent = 0.0;
 
     /** @var array{rows: int, painted: int, withdrawn: int, dropped: int} since the start; rows also of pictures that were withdrawn */
     private array $done = ['rows' => 0, 'painted' => 0, 'withdrawn' => 0, 'dropped' => 0];
@@ -119,7 +125,7 @@ final class Dispatcher
         }
         fclose($pair[1]);
         stream_set_blocking($pair[0], false);
-        $this->workers[(int) $pair[0]] = ['stream' => $pair[0], 'pid' => $pid, 'seat' => $seat, 'buffer' => '', 'errand' => null, 'caller' => null];
+        $this->workers[(int) $pair[0]] = ['stream' => $pair[0], 'pid' => $pid, 'seat' => $seat, 'buffer' => '', 'errand' => null, 'caller' => null, 'payload' => ''];
 
         return (int) $pair[0];
     }
@@ -129,7 +135,7 @@ final class Dispatcher
         $read = [$this->door, ...$this->callers->streams(), ...array_column($this->workers, 'stream')];
         $write = $this->callers->unsent();
         $except = null;
-        if (@stream_select($read, $write, $except, 1) === false) {
+        if (@stream_select($read, $write, $except, $this->queue === [] ? 1 : 0, (int) (1e6 * self::REST_SECONDS / 2)) === false) {
             return;
         }
         foreach ($write as $stream) {
@@ -202,8 +208,10 @@ final class Dispatcher
         if ($answer !== null) {
             $caller = $this->workers[$id]['caller'];
             $this->workers[$id]['caller'] = $this->workers[$id]['errand'] = null;
+            $this->workers[$id]['payload'] = '';
             $this->count($answer);
             if ($caller !== null) {
+                $this->noteUrgent($this->callers->ticket($caller));
                 $this->reply($caller, $answer);
             }
             if ($this->workers[$id]['seat'] === self::NO_SEAT) {
@@ -257,9 +265,13 @@ final class Dispatcher
                 continue;
             }
             $worker = $this->free($ticket);
-            if ($worker !== null) {
+            if ($worker === null) {
+                $this->makeRoom($ticket);
+            } else {
                 unset($this->queue[$caller]);
+                $this->noteUrgent($ticket);
                 $this->workers[$worker]['caller'] = $caller;
+                $this->workers[$worker]['payload'] = $payload;
                 $this->workers[$worker]['errand'] = ++$this->errands;
                 if (! Frame::send($this->workers[$worker]['stream'], (new Errand($this->errands, $payload))->pack())) {
                     $this->replace($worker);
@@ -271,19 +283,49 @@ final class Dispatcher
     /** A process that may do what a ticket asks for; null when none is free. */
     private function free(Ticket $ticket): ?int
     {
+        if ($ticket->priority->canWait() && microtime(true) - $this->lastUrgent < self::REST_SECONDS) {
+            return null;
+        }
         if ($ticket->priority === Priority::Intake) {
             $taking = array_filter($this->workers, static fn (array $worker): bool => $worker['seat'] === self::NO_SEAT);
 
             return count($taking) < self::MOST_TAKING ? $this->hire(self::NO_SEAT) : null;
         }
-        foreach ($this->workers as $id => $worker) {
-            // a band goes where the same band went before: there lies what it was made of
-            if ($worker['errand'] === null && $worker['seat'] !== self::NO_SEAT && ($ticket->band === null || $worker['seat'] === $ticket->band % $this->processes)) {
-                return $id;
+
+        return array_key_first(array_filter($this->mayTake($ticket), static fn (array $worker): bool => $worker['errand'] === null));
+    }
+
+    /** @return array<int, array{stream: resource, pid: int, seat: int, buffer: string, errand: int|null, caller: int|null, payload: string}> */
+    private function mayTake(Ticket $ticket): array
+    {
+        // a band goes where the same band went before: there lies what it was made of
+        return array_filter($this->workers, fn (array $worker): bool => $worker['seat'] !== self::NO_SEAT && ($ticket->band === null || $worker['seat'] === $ticket->band % $this->processes));
+    }
+
+    /** Puts off what can wait, where it keeps a process from what somebody is waiting for. */
+    private function makeRoom(Ticket $ticket): void
+    {
+        $busy = $this->mayTake($ticket);
+        // one that was told to stop is as good as free
+        if ($ticket->priority->canWait() || array_filter($busy, static fn (array $worker): bool => $worker['errand'] !== null && $worker['caller'] === null) !== []) {
+            return;
+        }
+        foreach ($busy as $id => ['caller' => $caller, 'payload' => $payload]) {
+            $putOff = $caller === null ? null : $this->callers->ticket($caller);
+            if ($caller !== null && $putOff !== null && $putOff->priority->canWait()) {
+                $this->withdraw($id);
+                $this->queue[$caller] = ['ticket' => $putOff, 'payload' => $payload, 'order' => $this->order++];
+
+                return;
             }
         }
+    }
 
-        return null;
+    private function noteUrgent(?Ticket $ticket): void
+    {
+        if ($ticket !== null && ! $ticket->priority->canWait()) {
+            $this->lastUrgent = microtime(true);
+        }
     }
 
     /** Tells a render process that nobody waits for what it is doing. */

@@ -9,7 +9,14 @@ enum Priority: int
 {
     case Draft = 0;
     case Settled = 1;
+    /** What is seen or read beside the picture: miniatures, what is measured of the strips. */
     case Contribution = 2;
     /** A picture to be decoded, by a process of its own. */
     case Intake = 3;
+
+    /** Whether it gives way to what somebody waits for, and is begun again after it. */
+    public function canWait(): bool
+    {
+        return $this === self::Contribution;
+    }
 }

@@ -21,6 +21,9 @@ use Throwable;
  */
 final class RenderProcess implements Watch
 {
+    /** After so long a rest circles are looked for all the same. */
+    private const REST_SECONDS = 2;
+
     private string $heard = '';
 
     /** The errand that is being done, and the last one that was withdrawn. */
@@ -47,6 +50,8 @@ final class RenderProcess implements Watch
      */
     public function run(Closure $painter, ?RenderRequest $warmUp): void
     {
+        // looking for circles goes through all that is kept: several drafts' time, and what renders makes none
+        gc_disable();
         $painter = $painter($this);
         try {
             if ($warmUp !== null) {
@@ -120,9 +125,10 @@ final class RenderProcess implements Watch
                     return $errand;
                 }
             }
-            $read = [$this->line];
-            $write = $except = null;
-            if (@stream_select($read, $write, $except, null) !== false) {
+            if (! $this->hasHeard(self::REST_SECONDS)) {
+                gc_collect_cycles();
+            }
+            if ($this->hasHeard(null)) {
                 $this->read();
             }
         }
@@ -130,12 +136,13 @@ final class RenderProcess implements Watch
         return null;
     }
 
-    private function hasHeard(): bool
+    /** @param  int|null  $seconds  how long it is waited for; null for as long as it takes */
+    private function hasHeard(?int $seconds = 0): bool
     {
         $read = [$this->line];
         $write = $except = null;
 
-        return @stream_select($read, $write, $except, 0) > 0;
+        return @stream_select($read, $write, $except, $seconds) > 0;
     }
 
     private function read(): void

@@ -26,11 +26,15 @@ final readonly class ContractedPlane implements Plane
     /** @return list<float> */
     public function fill(Planes $planes): array
     {
+        $part = Part::of($this->window, $this->emitter->extent());
+        if ($part === null) {
+            return array_fill(0, $this->window->columns * $this->window->rows, 0.0);
+        }
         $by = $this->by / $this->window->step();
         $margin = (int) ceil($by) + 2;
-        $padded = $this->window->padded($margin);
+        $padded = $part->window->padded($margin);
         $shape = $planes->numbers(new EmitterPlane($this->emitter, $padded));
 
-        return Margin::cut(Edge::grown($shape, $padded->columns, $padded->rows, -$by), $padded->columns, $padded->rows, $margin);
+        return $part->spread(Margin::cut(Edge::grown($shape, $padded->columns, $padded->rows, -$by), $padded->columns, $padded->rows, $margin));
     }
 }

@@ -50,15 +50,16 @@ final readonly class Part
         if ($this->window === $this->whole) {
             return $values;
         }
+        $all = array_fill(0, $this->whole->columns * $this->whole->rows, 0.0);
         $columns = $this->window->columns;
-        $before = array_fill(0, $this->left, 0.0);
-        $behind = array_fill(0, $this->whole->columns - $this->left - $columns, 0.0);
-        $all = $this->top > 0 ? array_fill(0, $this->top * $this->whole->columns, 0.0) : [];
-        for ($row = 0, $from = 0; $row < $this->window->rows; $row++, $from += $columns) {
-            array_push($all, ...$before, ...array_slice($values, $from, $columns), ...$behind);
+        for ($row = 0, $from = 0; $row < $this->window->rows; $row++) {
+            $to = ($this->top + $row) * $this->whole->columns + $this->left;
+            for ($end = $from + $columns; $from < $end; $from++, $to++) {
+                $all[$to] = $values[$from];
+            }
         }
-        $left = $this->whole->columns * $this->whole->rows - count($all);
 
-        return $left > 0 ? [...$all, ...array_fill(0, $left, 0.0)] : $all;
+        /** @var list<float> $all written only where it had values already */
+        return $all;
     }
 }

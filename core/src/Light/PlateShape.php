@@ -57,9 +57,10 @@ final readonly class PlateShape implements Emitter
         return "shape {$this->x} {$this->y} {$this->name}";
     }
 
+    /** Shells of all widths share one drawing of the plate; only while it is shifted that would be drawn anew each time. */
     public function isExact(): bool
     {
-        return true;
+        return $this->isShifted();
     }
 
     private function isShifted(): bool

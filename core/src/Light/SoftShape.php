@@ -71,7 +71,7 @@ final readonly class SoftShape implements Plane
     /** @return list<float> */
     private function blurred(Planes $planes, Window $padded): array
     {
-        $plain = $this->field instanceof Emitter ? $planes->numbers(new EmitterPlane($this->field, $padded, $this->finest))
+        $plain = $this->field instanceof Emitter ? $planes->numbers(new EmitterLattice($this->field, $padded, $this->finest))
             : $planes->sample(fn (KernelWriter $kernel): string => $this->field->write($kernel, $padded), $padded);
 
         return Gaussian::blur($plain, $padded->columns, $padded->rows, $this->sigma());

@@ -18,6 +18,9 @@ final class Gaussian
     /** A Gaussian counts as ended at this many sigmas. */
     public const REACH = 3.5;
 
+    /** As far as that goes below RECURSIVE_FROM, in pixels. */
+    private const MOST_DIRECT = 7;
+
     /**
      * @param  list<float>  $plane  row after row
      * @return list<float>
@@ -27,61 +30,61 @@ final class Gaussian
         if ($sigma < 0.05 || $plane === []) {
             return $plane;
         }
-        $plane = self::along($plane, $columns, $rows, $sigma);
-        $plane = self::transpose($plane, $columns, $rows);
-        $plane = self::along($plane, $rows, $columns, $sigma);
 
-        return self::transpose($plane, $rows, $columns);
+        // in the plane itself: a fresh one costs as much as filtering it
+        return self::along(self::along($plane, $sigma, $rows, $columns, $columns, 1), $sigma, $columns, $rows, 1, $columns);
+    }
+
+    /**
+     * @param  list<float>  $plane
+     * @param  int  $lines  filtered one by one
+     * @param  int  $length  of each
+     * @param  int  $apart  from where one starts to the next
+     * @param  int  $stride  along one
+     * @return list<float>
+     */
+    private static function along(array $plane, float $sigma, int $lines, int $length, int $apart, int $stride): array
+    {
+        return $sigma < self::RECURSIVE_FROM ? self::direct($plane, $sigma, $lines, $length, $apart, $stride) : self::recursive($plane, $sigma, $lines, $length, $apart, $stride);
     }
 
     /**
      * @param  list<float>  $plane
      * @return list<float>
      */
-    private static function along(array $plane, int $columns, int $rows, float $sigma): array
+    private static function direct(array $plane, float $sigma, int $lines, int $length, int $apart, int $stride): array
     {
-        return $sigma < self::RECURSIVE_FROM ? self::direct($plane, $columns, $rows, $sigma) : self::recursive($plane, $columns, $rows, $sigma);
-    }
-
-    /**
-     * @param  list<float>  $plane
-     * @return list<float>
-     */
-    private static function direct(array $plane, int $columns, int $rows, float $sigma): array
-    {
-        $radius = (int) ceil(self::REACH * $sigma);
-        $weights = [];
-        for ($k = 0; $k <= $radius; $k++) {
-            $weights[] = exp(-$k * $k / (2 * $sigma * $sigma));
+        $weights = array_fill(0, self::MOST_DIRECT + 1, 0.0);
+        for ($k = 0, $radius = ceil(self::REACH * $sigma); $k <= $radius; $k++) {
+            $weights[$k] = exp(-$k * $k / (2 * $sigma * $sigma));
         }
         $sum = 2 * array_sum($weights) - $weights[0];
-        foreach ($weights as $k => $weight) {
-            $weights[$k] = $weight / $sum;
-        }
-        $middle = $weights[0];
-        $blurred = [];
-        for ($row = 0; $row < $rows; $row++) {
-            $line = array_slice($plane, $row * $columns, $columns);
-            // the borders are written out, so that the loops below have no branches
-            $line = [...array_fill(0, $radius, $line[0]), ...$line, ...array_fill(0, $radius, $line[$columns - 1])];
-            for ($column = 0; $column < $columns; $column++) {
-                $centre = $column + $radius;
-                $value = $middle * $line[$centre];
-                for ($k = 1; $k <= $radius; $k++) {
-                    $value += $weights[$k] * ($line[$centre - $k] + $line[$centre + $k]);
-                }
-                $blurred[] = $value;
+        [$w0, $w1, $w2, $w3, $w4, $w5, $w6, $w7] = array_map(static fn (float $weight): float => $weight / $sum, $weights);
+        [$radius, $line] = [self::MOST_DIRECT, array_fill(0, $length + 2 * self::MOST_DIRECT, 0.0)];
+        for ($n = 0, $start = 0; $n < $lines; $n++, $start += $apart) {
+            // the borders are written out, and the weights one by one, so that the loop has no branches
+            for ($k = 0, $end = $start + ($length - 1) * $stride; $k < $radius; $k++) {
+                $line[$k] = $plane[$start];
+                $line[$radius + $length + $k] = $plane[$end];
+            }
+            for ($k = 0, $at = $start; $k < $length; $k++, $at += $stride) {
+                $line[$radius + $k] = $plane[$at];
+            }
+            for ($c = $radius, $at = $start; $c < $length + $radius; $c++, $at += $stride) {
+                $plane[$at] = $w0 * $line[$c] + $w1 * ($line[$c - 1] + $line[$c + 1]) + $w2 * ($line[$c - 2] + $line[$c + 2]) + $w3 * ($line[$c - 3] + $line[$c + 3])
+                    + $w4 * ($line[$c - 4] + $line[$c + 4]) + $w5 * ($line[$c - 5] + $line[$c + 5]) + $w6 * ($line[$c - 6] + $line[$c + 6]) + $w7 * ($line[$c - 7] + $line[$c + 7]);
             }
         }
 
-        return $blurred;
+        /** @var list<float> $plane written only where it had values already */
+        return $plane;
     }
 
     /**
      * @param  list<float>  $plane
      * @return list<float>
      */
-    private static function recursive(array $plane, int $columns, int $rows, float $sigma): array
+    private static function recursive(array $plane, float $sigma, int $lines, int $length, int $apart, int $stride): array
     {
         [$n0, $n1, $n2, $n3, $d1, $d2, $d3, $d4] = self::coefficients($sigma);
         $m1 = $n1 - $d1 * $n0;
@@ -93,15 +96,14 @@ final class Gaussian
         $gainBack = ($m1 + $m2 + $m3 + $m4) / $rest;
         // the two passes together keep a constant as it is
         $norm = 1 / ($gainForth + $gainBack);
-        $blurred = [];
-        for ($row = 0; $row < $rows; $row++) {
-            $base = $row * $columns;
-            $x1 = $x2 = $x3 = $plane[$base];
+        $forth = array_fill(0, $length, 0.0);
+        for ($n = 0, $start = 0; $n < $lines; $n++, $start += $apart) {
+            $x1 = $x2 = $x3 = $plane[$start];
             $y1 = $y2 = $y3 = $y4 = $x1 * $gainForth;
-            for ($column = 0; $column < $columns; $column++) {
-                $x = $plane[$base + $column];
+            for ($k = 0, $at = $start; $k < $length; $k++, $at += $stride) {
+                $x = $plane[$at];
                 $y = $n0 * $x + $n1 * $x1 + $n2 * $x2 + $n3 * $x3 - $d1 * $y1 - $d2 * $y2 - $d3 * $y3 - $d4 * $y4;
-                $blurred[] = $y;
+                $forth[$k] = $y;
                 $x3 = $x2;
                 $x2 = $x1;
                 $x1 = $x;
@@ -110,15 +112,16 @@ final class Gaussian
                 $y2 = $y1;
                 $y1 = $y;
             }
-            $x1 = $x2 = $x3 = $x4 = $plane[$base + $columns - 1];
+            $at -= $stride;
+            $x1 = $x2 = $x3 = $x4 = $plane[$at];
             $y1 = $y2 = $y3 = $y4 = $x1 * $gainBack;
-            for ($at = $base + $columns - 1; $at >= $base; $at--) {
+            for ($k = $length - 1; $k >= 0; $k--, $at -= $stride) {
                 $y = $m1 * $x1 + $m2 * $x2 + $m3 * $x3 + $m4 * $x4 - $d1 * $y1 - $d2 * $y2 - $d3 * $y3 - $d4 * $y4;
-                $blurred[$at] = ($blurred[$at] + $y) * $norm;
                 $x4 = $x3;
                 $x3 = $x2;
                 $x2 = $x1;
                 $x1 = $plane[$at];
+                $plane[$at] = ($forth[$k] + $y) * $norm;
                 $y4 = $y3;
                 $y3 = $y2;
                 $y2 = $y1;
@@ -126,8 +129,8 @@ final class Gaussian
             }
         }
 
-        /** @var list<float> $blurred written only where it had values already */
-        return $blurred;
+        /** @var list<float> $plane written only where it had values already */
+        return $plane;
     }
 
     /** @return array{float, float, float, float, float, float, float, float} n0..n3 of the causal part and d1..d4 of both */
@@ -152,21 +155,5 @@ final class Gaussian
             -2 * $cos0 * $e0 * $e1 ** 2 - 2 * $cos1 * $e1 * $e0 ** 2,
             $e0 ** 2 * $e1 ** 2,
         ];
-    }
-
-    /**
-     * @param  list<float>  $plane
-     * @return list<float>
-     */
-    private static function transpose(array $plane, int $columns, int $rows): array
-    {
-        $turned = [];
-        for ($column = 0; $column < $columns; $column++) {
-            for ($at = $column, $end = $columns * $rows; $at < $end; $at += $columns) {
-                $turned[] = $plane[$at];
-            }
-        }
-
-        return $turned;
     }
 }

@@ -17,12 +17,12 @@ final class Confinement
     /** @var array<string, int> the place of each strip in the stack */
     private readonly array $heights;
 
-    public function __construct(private readonly Sites $sites)
+    public function __construct(private readonly Sites $sites, StripLayers $layers)
     {
         $every = $sites->scene->everyStrip();
         $this->heights = array_flip(array_map(static fn (Strip $strip): string => $strip->id, $every));
         foreach ($every as $strip) {
-            foreach ([$strip->confinedTo, ...array_map(static fn (Layer $layer): ?string => $layer->within, $sites->layers($strip))] as $plate) {
+            foreach ([$strip->confinedTo, ...array_map(static fn (Layer $layer): ?string => $layer->within, $layers->of($strip))] as $plate) {
                 if ($plate !== null) {
                     $this->lines[$plate] ??= 'uncovered'.count($this->lines);
                 }

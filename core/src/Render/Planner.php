@@ -30,6 +30,8 @@ final class Planner
 
     private readonly Sites $sites;
 
+    private readonly StripLayers $layers;
+
     private readonly Confinement $confinement;
 
     private Passes $passes;
@@ -56,7 +58,8 @@ final class Planner
         private readonly Shown $as = Shown::Colours,
     ) {
         $this->sites = new Sites($scene, $window, $shelf);
-        $this->confinement = new Confinement($this->sites);
+        $this->layers = new StripLayers($this->sites);
+        $this->confinement = new Confinement($this->sites, $this->layers);
         $this->passes = new Passes($inliner, false);
     }
 
@@ -110,7 +113,7 @@ final class Planner
     /** The layer of a strip that lies under everything and hides all that is under it. */
     private function ground(Strip $strip): ?Layer
     {
-        $layers = $strip->muted ? [] : $this->sites->layers($strip);
+        $layers = $strip->muted ? [] : $this->layers->of($strip);
         $layer = count($layers) === 1 ? $layers[0] : null;
 
         return $layer !== null && $layer->mode === BlendMode::Normal && $this->isEven($strip, $layer) && $layer->strength->full($layer->mode) >= 1 && ! $layer->readsBelow()
@@ -148,7 +151,7 @@ final class Planner
             if ($strip->muted) {
                 continue;
             }
-            foreach ($this->sites->layers($strip) as $layer) {
+            foreach ($this->layers->of($strip) as $layer) {
                 if (! $layer->mode->isLinear() || $layer->readsBelow()) {
                     return $run;
                 }
@@ -170,7 +173,7 @@ final class Planner
         } elseif ($ground !== null) {
             $this->groundLayer($ground);
         } elseif ($strip->amount > 0) {
-            foreach ($this->sites->layers($strip) as $layer) {
+            foreach ($this->layers->of($strip) as $layer) {
                 $this->layer($strip, $layer, $run);
             }
         }
@@ -332,7 +335,7 @@ final class Planner
     {
         $kernel = $this->passes->writer();
         $kernel->loop();
-        foreach ($this->sites->layers($strip) as $layer) {
+        foreach ($this->layers->of($strip) as $layer) {
             $alpha = $layer->field->write($kernel, $this->window);
             (new Output($kernel))->pixel($line, $layer->tint->write($kernel, $layer->mode), $alpha, $this->bits, $layer->tint->mayExceed());
         }

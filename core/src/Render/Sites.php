@@ -8,24 +8,17 @@ use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Kind\Contrasted;
-use Aumbrel\Core\Kind\Everywhere;
-use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\PictureMask;
 use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Scene\Scene;
-use Aumbrel\Core\Scene\Strip;
 use Aumbrel\Core\Seen\SeenPlate;
 
-/** The strips of a scene in one window: what each finds around it, and the layers that it gives there. */
+/** What the strips of a scene find around them in one window. */
 final class Sites
 {
-    /** @var array<string, list<Layer>> by strip */
-    private array $layers = [];
-
     /** @var array<string, SeenPlate> by strip and window */
     private array $seen = [];
 
@@ -34,12 +27,6 @@ final class Sites
 
     public function __construct(public readonly Scene $scene, public readonly Window $window, private readonly PictureShelf $shelf)
     {
-    }
-
-    /** @return list<Layer> back to front */
-    public function layers(Strip $strip): array
-    {
-        return $this->layers[$strip->id] ??= array_map(static fn (Layer $layer): Layer => self::contrasted($layer, $strip), $strip->kind->layers(new StripSite($strip, $this)));
     }
 
     /** Writes the value of a mask in the window, with its picture where it needs one. */
@@ -51,13 +38,6 @@ final class Sites
         $name = $mask->picture();
 
         return $mask->writeOf($kernel, $this->window, $name === null ? null : $this->picture($name));
-    }
-
-    /** A light has a contrast of its own; where it is even there is none. */
-    private static function contrasted(Layer $layer, Strip $strip): Layer
-    {
-        return $strip->contrast === 0.0 || $layer->field instanceof Everywhere ? $layer
-            : new Layer($layer->mode, new Contrasted($layer->field, $strip->contrast), $layer->tint, $layer->strength, $layer->recolours, $layer->within);
     }
 
     public function seen(string $id, ?Window $window = null): ?SeenPlate

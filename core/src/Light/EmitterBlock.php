@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Kind\Emitter;
+
+/**
+ * A square block of what shines in the finest pixels, or in larger ones, each the mean of four of half its size. Blocks are
+ * anchored to the scene, so that every shell of a glow, however wide, is made from the same ones.
+ */
+final readonly class EmitterBlock implements Plane
+{
+    /** The finest pixels along a side; a power of two. */
+    private const FINEST = 256;
+
+    /**
+     * @param  float  $finest  scene pixels from one of the finest pixels to the next
+     * @param  int  $level  how often they were halved
+     * @param  int  $column  blocks from the scene's left border @param  int  $row from its upper one
+     */
+    public function __construct(private Emitter $emitter, private float $finest, private int $level, private int $column, private int $row)
+    {
+    }
+
+    /** Pixels along a side. */
+    public static function side(int $level): int
+    {
+        return max(1, self::FINEST >> $level);
+    }
+
+    public function key(): string
+    {
+        return "{$this->emitter->identity()} of {$this->finest} halved {$this->level} block {$this->column} {$this->row}";
+    }
+
+    /** @return list<float> */
+    public function fill(Planes $planes): array
+    {
+        if ($this->level === 0) {
+            $size = self::FINEST * $this->finest;
+
+            return (new EmitterPlane($this->emitter, new Window($this->column * $size, $this->row * $size, $size, $size, 1 / $this->finest)))->fill($planes);
+        }
+
+        return self::FINEST >> $this->level === 0 ? [$this->meanOfFour($planes)] : self::halved($planes->numbers($this->finer($this->column, $this->row)), self::side($this->level));
+    }
+
+    private function finer(int $column, int $row): self
+    {
+        return new self($this->emitter, $this->finest, $this->level - 1, $column, $row);
+    }
+
+    /** Of blocks that are single pixels already. */
+    private function meanOfFour(Planes $planes): float
+    {
+        $sum = 0.0;
+        foreach ([0, 1] as $down) {
+            foreach ([0, 1] as $across) {
+                $sum += $planes->numbers($this->finer(2 * $this->column + $across, 2 * $this->row + $down))[0];
+            }
+        }
+
+        return 0.25 * $sum;
+    }
+
+    /**
+     * @param  list<float>  $fine
+     * @return list<float>
+     */
+    private static function halved(array $fine, int $side): array
+    {
+        $means = [];
+        $pitch = 2 * $side;
+        for ($row = 0; $row < $side; $row++) {
+            $at = 2 * $row * $pitch;
+            for ($column = 0; $column < $side; $column++, $at += 2) {
+                $means[] = 0.25 * ($fine[$at] + $fine[$at + 1] + $fine[$at + $pitch] + $fine[$at + $pitch + 1]);
+            }
+        }
+
+        return $means;
+    }
+}

@@ -17,6 +17,9 @@ final readonly class Leaves implements UnitDrawing
     /** The longest leaf, of a cell. */
     private const LONGEST = 0.8;
 
+    /** Squares along a cell, for each of which it is known which leaves may reach into it. */
+    private const SQUARES = 4;
+
     /** How far the softness of a leaf may go, of a cell. */
     private const ROOM = 0.05;
 
@@ -30,7 +33,7 @@ final readonly class Leaves implements UnitDrawing
      * @param  int  $count  cells across and down
      * @param  float  $density  0..1, how many of the leaves there are
      * @param  list<array{float, float, float, float, float, float}>  $leaves  place, direction, half length and half width of each, once they are grown
-     * @param  array<int, list<int>>  $near  the leaves that may reach into a cell
+     * @param  array<int, list<int>>  $near  the leaves that may reach into a square
      */
     public function __construct(private int $count, private float $density, private int $seed, private array $leaves = [], private array $near = [])
     {
@@ -39,7 +42,7 @@ final readonly class Leaves implements UnitDrawing
     /** They are grown only when they are drawn. */
     public function prepared(): self
     {
-        [$count, $density, $seed] = [$this->count, $this->density, $this->seed];
+        [$count, $density, $seed, $squares] = [$this->count, $this->density, $this->seed, $this->count * self::SQUARES];
         $leaves = $near = [];
         for ($j = -1; $j <= $count; $j++) {
             for ($i = -1; $i <= $count; $i++) {
@@ -54,9 +57,9 @@ final readonly class Leaves implements UnitDrawing
                     // its box, and a little for its softness
                     [$x, $y, $cos, $sin, , $wide] = $leaves[count($leaves) - 1];
                     [$across, $down] = [$long * abs($cos) + $wide * abs($sin) + self::ROOM, $long * abs($sin) + $wide * abs($cos) + self::ROOM];
-                    for ($v = (int) max(0, floor($y - $down)), $lastV = min($count - 1, floor($y + $down)); $v <= $lastV; $v++) {
-                        for ($u = (int) max(0, floor($x - $across)), $lastU = min($count - 1, floor($x + $across)); $u <= $lastU; $u++) {
-                            $near[$v * $count + $u][] = count($leaves) - 1;
+                    for ($v = self::square($y - $down, $count), $lastV = self::square($y + $down, $count); $v <= $lastV; $v++) {
+                        for ($u = self::square($x - $across, $count), $lastU = self::square($x + $across, $count); $u <= $lastU; $u++) {
+                            $near[$v * $squares + $u][] = count($leaves) - 1;
                         }
                     }
                 }
@@ -66,6 +69,12 @@ final readonly class Leaves implements UnitDrawing
         return new self($count, $density, $seed, $leaves, $near);
     }
 
+    /** The square that a place is in, the first one before the crown and the last one behind it. */
+    private static function square(float $place, int $count): int
+    {
+        return (int) max(0, min($count * self::SQUARES - 1, floor($place * self::SQUARES)));
+    }
+
     public function key(): string
     {
         return "leaves {$this->count} {$this->density} {$this->seed}";
@@ -73,27 +82,34 @@ final readonly class Leaves implements UnitDrawing
 
     public function mean(float $u, float $v, float $du, float $dv): float
     {
-        // the square's border cuts it off
-        $part = (min(1.0, $u + $du) - max(0.0, $u - $du)) * (min(1.0, $v + $dv) - max(0.0, $v - $dv)) / (4 * $du * $dv);
-        [$u, $v] = [max(0.0, min(self::LAST, $u)), max(0.0, min(self::LAST, $v))];
+        $part = 1.0;
+        if ($u < $du || $v < $dv || $u + $du > self::LAST || $v + $dv > self::LAST) {
+            // the square's border cuts it off
+            $part = (min(1.0, $u + $du) - max(0.0, $u - $du)) * (min(1.0, $v + $dv) - max(0.0, $v - $dv)) / (4 * $du * $dv);
+            $u = max(0.0, min(self::LAST, $u));
+            $v = max(0.0, min(self::LAST, $v));
+        }
+        $x = $u * $this->count;
+        $y = $v * $this->count;
         $soft = ($du + $dv) * $this->count;
         if ($soft < self::COARSE) {
-            return $part * $this->at($u * $this->count, $v * $this->count, max(1e-6, $soft));
+            return $part * $this->at($x, $y, max(1e-6, $soft));
         }
         // between leaves there are slits that a large place would miss
-        $sum = 0.0;
-        foreach ([[-0.5, -0.5], [0.5, -0.5], [-0.5, 0.5], [0.5, 0.5]] as [$right, $down]) {
-            $sum += $this->at(max(0.0, min(self::LAST, $u + $right * $du)) * $this->count, max(0.0, min(self::LAST, $v + $down * $dv)) * $this->count, $soft / 2);
-        }
+        $last = self::LAST * $this->count;
+        $left = max(0.0, $x - 0.5 * $du * $this->count);
+        $right = min($last, $x + 0.5 * $du * $this->count);
+        $up = max(0.0, $y - 0.5 * $dv * $this->count);
+        $down = min($last, $y + 0.5 * $dv * $this->count);
 
-        return $part * $sum / 4;
+        return $part * ($this->at($left, $up, $soft / 2) + $this->at($right, $up, $soft / 2) + $this->at($left, $down, $soft / 2) + $this->at($right, $down, $soft / 2)) / 4;
     }
 
     /** @param  float  $soft  over how much of a cell an edge is softened */
     private function at(float $x, float $y, float $soft): float
     {
         $open = 1.0;
-        foreach ($this->near[(int) $y * $this->count + (int) $x] ?? [] as $at) {
+        foreach ($this->near[(int) ($y * self::SQUARES) * $this->count * self::SQUARES + (int) ($x * self::SQUARES)] ?? [] as $at) {
             [$leafX, $leafY, $cos, $sin, $long, $wide] = $this->leaves[$at];
             $along = (($x - $leafX) * $cos + ($y - $leafY) * $sin) / $long;
             if ($along <= -1 || $along >= 1) {

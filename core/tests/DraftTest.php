@@ -97,3 +97,51 @@ it('shows the same as without anything kept, whatever is dragged', function (int
         $renderer->tidy();
     }
 })->with(range(1, 24));
+
+it('joins the lights above what is dragged, and shows the same', function (array $above): void {
+    $renderer = drafting(counting(), bars());
+    $glow = ['kind' => 'glow', 'level' => -1, 'values' => ['centre' => [80, 40], 'size' => 12]];
+    $strips = fn (float $y): array => [
+        Rendering::plate('p'), smallSpot(30, $y, ['id' => 'spot', 'level' => 2, 'mode' => 'airlight']), $glow, ...$above,
+        ['kind' => 'fill', 'mode' => 'multiply', 'amount' => 40, 'values' => ['colour' => '#a0b0ff']], $glow,
+    ];
+    foreach ([Window::whole(120, 90), (new Window(10, 5, 90, 80, 0.5))->band(4, 30)] as $window) {
+        foreach ([20, 24, 28, 60] as $y) {
+            $scene = Rendering::scene(120, 90, $strips($y));
+            $draft = $renderer->picture($scene, $window, below: 'spot');
+            $fresh = drafting(counting(), bars())->picture($scene, $window);
+            expect($draft->bytes)->toBe($fresh->bytes)->and($draft->clipped)->toBe($fresh->clipped);
+        }
+    }
+})->with([
+    'light that adds' => [[['kind' => 'sun', 'level' => -2, 'values' => ['centre' => [50, 20], 'radius' => 8]]]],
+    'light that multiplies between it' => [[smallSpot(60, 50, ['level' => 3, 'mode' => 'illuminate', 'masks' => [['id' => 'm', 'kind' => 'radial', 'values' => ['centre' => [64, 50]]]]]), smallSpot(70, 40, ['level' => 1, 'mode' => 'airlight'])]],
+    'what takes light away' => [[smallSpot(60, 50, ['level' => 0, 'mode' => 'illuminate', 'values' => ['field' => 60]]), ['kind' => 'wash', 'level' => -1, 'values' => []]]],
+    'one that is muted, and one that is out' => [[smallSpot(60, 50, ['muted' => true, 'mode' => 'illuminate']), smallSpot(60, 50, ['amount' => 0, 'mode' => 'illuminate']), smallSpot(64, 50, ['mode' => 'illuminate'])]],
+    'what breaks the run' => [[['kind' => 'fill', 'mode' => 'screen', 'amount' => 30, 'values' => ['colour' => '#405060']], smallSpot(60, 50, ['mode' => 'illuminate'])]],
+]);
+
+it('works joined lights out once', function (): void {
+    $watch = new class implements Watch
+    {
+        public int $steps = 0;
+
+        public function step(): void
+        {
+            $this->steps++;
+        }
+
+        public function row(): void
+        {
+        }
+    };
+    $renderer = drafting($watch, bars());
+    $window = Window::whole(120, 90);
+    $scene = fn (float $y): Aumbrel\Core\Scene\Scene => Rendering::scene(120, 90, [Rendering::plate('p'), smallSpot(30, $y, ['id' => 'spot']), ['kind' => 'glow', 'values' => ['centre' => [80, 40], 'size' => 12]]]);
+    $renderer->picture($scene(20), $window, below: 'spot');
+    $kept = array_keys((new ReflectionProperty(Aumbrel\Core\Render\Memory::class, 'kept'))->getValue((new ReflectionProperty(Renderer::class, 'memory'))->getValue($renderer)));
+    $watch->steps = 0;
+    $renderer->picture($scene(24), $window, below: 'spot');
+    // a step a row, and none for a plane
+    expect($watch->steps)->toBe(90)->and(count(array_filter($kept, fn (string $key): bool => str_starts_with($key, 'cover '))))->toBe(1);
+});

@@ -73,9 +73,15 @@ final readonly class Cover
     /** Goes on where another kernel has worked out the cover; gives the line that holds it. */
     public function goOn(): string
     {
-        $this->kernel->row("\$first = \$lines['first']; \$end = \$lines['end'];");
+        self::begun($this->kernel);
 
         return $this->kernel->stored(self::LINE);
+    }
+
+    /** Takes over first and last column. */
+    public static function begun(KernelWriter $kernel): void
+    {
+        $kernel->row("\$first = \$lines['first']; \$end = \$lines['end'];");
     }
 
     private function begin(): void

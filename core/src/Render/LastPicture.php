@@ -57,16 +57,14 @@ final class LastPicture
         $extents = [];
         foreach ($plan->passes as $at => $pass) {
             $before = $this->plan->passes[$at];
-            if ($pass instanceof Keep || $before instanceof Keep) {
-                if ($pass != $before) {
-                    return null;
-                }
-            } elseif ($pass->kernel->key() !== $before->kernel->key()) {
-                if ($pass->extent === null || $before->extent === null) {
-                    return null;
-                }
-                array_push($extents, $pass->extent, $before->extent);
+            if ($pass->key() === $before->key()) {
+                continue;
             }
+            [$now, $then] = [$pass->extents(), $before->extents()];
+            if ($now === null || $then === null) {
+                return null;
+            }
+            array_push($extents, ...$now, ...$then);
         }
 
         return $extents;

@@ -67,6 +67,48 @@ final readonly class Mixer
     }
 
     /**
+     * Puts a light to those that it lies on, in their lines.
+     *
+     * @param  array<string, float>  $lines  of what they multiply and add
+     */
+    public function join(KernelLayer $layer, array $lines): void
+    {
+        foreach (self::CHANNELS as $at => $channel) {
+            $this->open($layer);
+            $more = "{$layer->cover} * {$this->linearColour($layer, $layer->colour[$at])}";
+            foreach ($layer->mode === BlendMode::Illuminate ? [JoinedLights::GAIN, JoinedLights::MORE] : [] as $line) {
+                if (isset($lines[$line.$channel])) {
+                    $this->kernel->line("{$this->kernel->stored($line.$channel)} *= 1.0 + {$more};");
+                }
+            }
+            if ($layer->mode === BlendMode::Airlight) {
+                $this->kernel->line("{$this->kernel->stored(JoinedLights::MORE.$channel)} += {$more};");
+            }
+            $this->close($layer);
+        }
+    }
+
+    /**
+     * Mixes joined lights over an opaque ground, in linear.
+     *
+     * @param  list<string>  $lines  of what they multiply and add
+     */
+    public function joined(array $lines): void
+    {
+        foreach (self::CHANNELS as $channel) {
+            $this->kernel->innerLoop();
+            $value = $this->kernel->variable('value');
+            $this->kernel->line("{$value} = {$this->kernel->stored($channel)};");
+            foreach ([JoinedLights::GAIN => '*=', JoinedLights::MORE => '+='] as $line => $does) {
+                if (in_array($line.$channel, $lines, true)) {
+                    $this->kernel->line("{$value} {$does} {$this->kernel->stored($line.$channel)};");
+                }
+            }
+            $this->kernel->line("{$this->kernel->stored($channel)} = {$value};");
+        }
+    }
+
+    /**
      * Mixes what a group has made with what was there before it.
      *
      * @param  array<string, string>  $before  lines by channel

@@ -20,7 +20,7 @@ final class Passes
     /** Branches that layers mixed together in one loop may have in all. */
     private const MOST_BRANCHES = 8;
 
-    /** @var list<Pass|Keep> */
+    /** @var list<PlanStep> */
     private array $passes = [];
 
     private bool $linear = false;
@@ -42,7 +42,7 @@ final class Passes
     {
     }
 
-    /** @return list<Pass|Keep> */
+    /** @return list<PlanStep> */
     public function all(): array
     {
         $this->mixWaiting();
@@ -95,6 +95,18 @@ final class Passes
         $this->waitingBranches += $branches;
     }
 
+    /** Lights that lie one on the other, joined and mixed as one. */
+    public function join(JoinedLights $joined): void
+    {
+        $this->toLinear();
+        $this->mixWaiting();
+        $this->passes[] = $joined;
+        $kernel = $this->writer();
+        Cover::begun($kernel);
+        (new Mixer($kernel, $this->opaque, true))->joined(array_keys($joined->lines));
+        $this->add($kernel);
+    }
+
     /** @return array<string, string> the lines that keep the picture as it is now, by channel */
     public function keep(): array
     {
@@ -114,6 +126,11 @@ final class Passes
     {
         $this->mixWaiting();
         $this->passes[] = new Keep(array_flip($lines));
+    }
+
+    public function isLinear(): bool
+    {
+        return $this->linear;
     }
 
     public function toLinear(): void

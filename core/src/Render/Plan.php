@@ -8,7 +8,7 @@ namespace Aumbrel\Core\Render;
 final readonly class Plan
 {
     /**
-     * @param  list<Pass|Keep>  $passes
+     * @param  list<PlanStep>  $passes
      * @param  list<string>  $results
      * @param  int  $checkpoint  the number of passes that make the picture below the strip that is being changed; 0 for none
      */
@@ -19,11 +19,8 @@ final readonly class Plan
     /** Names all that the passes before the checkpoint depend on. */
     public function checkpointKey(): string
     {
-        $parts = [];
-        foreach (array_slice($this->passes, 0, $this->checkpoint) as $pass) {
-            $parts[] = $pass instanceof Keep ? $pass->copies : $pass->kernel->key();
-        }
+        $keys = array_map(static fn (PlanStep $step): string => $step->key(), array_slice($this->passes, 0, $this->checkpoint));
 
-        return hash('xxh128', serialize($parts));
+        return hash('xxh128', serialize($keys));
     }
 }

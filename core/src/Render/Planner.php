@@ -41,6 +41,9 @@ final class Planner
 
     private int $checkpoint = 0;
 
+    /** Whether the strip that is being changed has been planned. */
+    private bool $isAbove = false;
+
     /** @var 8|16 of the tapped pictures */
     private int $bits = 8;
 
@@ -126,16 +129,87 @@ final class Planner
      */
     private function strips(array $strips, ?Layer $ground = null): void
     {
-        foreach ($strips as $at => $strip) {
+        for ($at = 0; $at < count($strips); $at++) {
+            $strip = $strips[$at];
             if ($strip->id === $this->below) {
                 $this->checkpoint = $this->passes->count();
+                $this->isAbove = true;
             }
             $layer = $at === 0 ? $ground : null;
-            if (in_array($strip->id, $this->tapped, true)) {
+            $count = $this->isAbove ? $this->joinable($strips, $at) : 0;
+            if ($count > 0) {
+                $this->join(array_slice($strips, $at, $count));
+                $at += $count - 1;
+            } elseif (in_array($strip->id, $this->tapped, true)) {
                 $this->tap($strip, $this->linearRun($strips, $at), $layer);
             } elseif (! $strip->muted) {
                 $this->strip($strip, $this->linearRun($strips, $at), $layer);
             }
+        }
+    }
+
+    /**
+     * How many strips from here on are lights that can be joined; 0 when they make less than two layers, or when each would
+     * convert its own pixels: joined they would be rounded less often than in a picture without them.
+     *
+     * @param  list<Strip>  $strips
+     */
+    private function joinable(array $strips, int $at): int
+    {
+        if (! $this->passes->isLinear() && $this->linearRun($strips, $at) < self::LONG_RUN) {
+            return 0;
+        }
+        $layers = $last = 0;
+        foreach (array_slice($strips, $at) as $n => $strip) {
+            if ($strip->muted) {
+                continue;
+            }
+            if (! $this->isJoinable($strip)) {
+                break;
+            }
+            $layers += count($this->layers->of($strip));
+            $last = $n + 1;
+        }
+
+        return $layers > 1 ? $last : 0;
+    }
+
+    private function isJoinable(Strip $strip): bool
+    {
+        if (! $this->passes->opaque || $strip->isGroup() || $strip->kind instanceof Pictured || in_array($strip->id, $this->tapped, true)) {
+            return false;
+        }
+        foreach ($this->layers->of($strip) as $layer) {
+            if (! $layer->mode->isLinear() || $layer->readsBelow() || $layer->recolours || ! $this->isWorthKeeping($strip, $this->confinement->of($strip, $layer))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @param  list<Strip>  $strips */
+    private function join(array $strips): void
+    {
+        $all = [];
+        foreach ($strips as $strip) {
+            foreach ($strip->muted || $strip->amount <= 0 ? [] : $this->layers->of($strip) as $layer) {
+                $all[] = [$strip, $layer];
+            }
+        }
+        $lines = JoinedLights::linesOf(array_map(static fn (array $one): BlendMode => $one[1]->mode, $all));
+        $passes = [];
+        foreach ($all as [$strip, $layer]) {
+            $kernel = $this->passes->writer();
+            $cover = new Cover($kernel, $this->sites);
+            $line = $cover->of($strip, $layer, []);
+            (new Mixer($kernel, true, true))->join($this->kernelLayer($kernel, $layer, $line, true), $lines);
+            $cover->handOn();
+            $passes[] = new Pass($kernel->finish(), $layer->field->extent());
+            $this->passes->setExceeds($this->passes->exceeds() || $layer->mayExceed());
+        }
+        if ($passes !== []) {
+            $this->passes->join(new JoinedLights($passes, $lines));
         }
     }
 

@@ -8,6 +8,7 @@ use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Kernel\Plane;
 use Closure;
+use LogicException;
 
 /**
  * Runs a plan over the rows of a window.
@@ -91,7 +92,7 @@ final readonly class RowRunner
             $this->checkpoints->put($key, $kept);
         }
         foreach ($steps as $step) {
-            $step->keepCover($this->covers);
+            $step->handOn($this->covers);
         }
 
         return [$clipped, $made];
@@ -105,7 +106,7 @@ final readonly class RowRunner
     private function haveCovers(array $steps): bool
     {
         foreach ($steps as $step) {
-            if ($step->lacksCover()) {
+            if ($step->lacksKept()) {
                 return false;
             }
         }
@@ -122,21 +123,51 @@ final readonly class RowRunner
     {
         $steps = [];
         foreach ($plan->passes as $pass) {
-            if ($pass instanceof Keep) {
-                $steps[] = RowStep::copying($pass->copies, $window);
-
-                continue;
-            }
-            foreach ($pass->kernel->lines as $line) {
-                $lines[$line] ??= $zero;
-            }
-            $coverKey = $pass->keepsCover ? "{$pass->kernel->key()} {$window->key()}" : null;
-            $steps[] = RowStep::running(
-                $this->kernels->load($pass->kernel), $pass->kernel, array_map($this->plane, $pass->kernel->planes), $pass->extent, $window,
-                $coverKey, $coverKey === null ? null : $this->covers->get($coverKey),
-            );
+            $steps[] = match (true) {
+                $pass instanceof Pass => $this->kernelStep($pass, $window, $lines, $zero),
+                $pass instanceof JoinedLights => $this->joiningStep($pass, $window, $lines, $zero),
+                $pass instanceof Keep => new CopyStep($pass->copies),
+                default => throw new LogicException($pass::class.' is no step of a plan that could be run'),
+            };
         }
 
         return $steps;
+    }
+
+    /**
+     * @param  array<string, mixed>  $lines
+     * @param  list<float>  $zero
+     */
+    private function kernelStep(Pass $pass, Window $window, array &$lines, array $zero): KernelStep
+    {
+        foreach ($pass->kernel->lines as $line) {
+            $lines[$line] ??= $zero;
+        }
+
+        return new KernelStep($this->kernels->load($pass->kernel), $pass->kernel, array_map($this->plane, $pass->kernel->planes), $pass->extent, $window, $pass->keepsCover ? $this->kept($pass, ['cover'], $window) : null);
+    }
+
+    /**
+     * @param  array<string, mixed>  $lines
+     * @param  list<float>  $zero
+     */
+    private function joiningStep(JoinedLights $joined, Window $window, array &$lines, array $zero): JoiningStep
+    {
+        $kept = $this->kept($joined, array_keys($joined->lines), $window);
+        $steps = [];
+        // what is kept needs none of the planes that it was made of
+        foreach ($kept->isLacking() ? $joined->passes : [] as $pass) {
+            $steps[] = $this->kernelStep($pass, $window, $lines, $zero);
+        }
+
+        return new JoiningStep($steps, $joined->lines, $window->columns, $kept);
+    }
+
+    /** @param  list<string>  $lines */
+    private function kept(PlanStep $step, array $lines, Window $window): KeptLines
+    {
+        $key = "{$step->key()} {$window->key()}";
+
+        return new KeptLines($key, $lines, $this->covers->get($key));
     }
 }

@@ -26,6 +26,9 @@ const SLOW_IN_A_ROW = 2;
 
 const QUICK_IN_A_ROW = 12;
 
+/** The first draft of a size makes what is kept for the next ones: it says nothing about how long those take. */
+const FIRST_OF_A_SIZE = 1;
+
 /** A picture that takes longer than this is shown band by band; before that half a picture would only flicker. */
 const LONG_MS = 600;
 
@@ -84,6 +87,8 @@ export class PictureLoop {
 
     private quick = 0;
 
+    private uncounted = FIRST_OF_A_SIZE;
+
     private stopped = false;
 
     /** Ends the picture at rest that is on its way. */
@@ -121,6 +126,7 @@ export class PictureLoop {
         const number = ++this.number;
         const started = performance.now();
         this.onTheirWay++;
+        const size = this.size;
         const leaving = new AbortController();
         this.atRest = wanted.moving ? null : leaving;
         const coming = new Coming(wanted);
@@ -133,7 +139,7 @@ export class PictureLoop {
                     number,
                     draft: wanted.moving,
                     window: [x, y, width, height],
-                    scale: wanted.moving ? wanted.draftScale * (SHARES[this.size] ?? 1) : wanted.scale,
+                    scale: wanted.moving ? wanted.draftScale * (SHARES[size] ?? 1) : wanted.scale,
                     changes: wanted.changes,
                     below: wanted.below,
                     solo: wanted.solo,
@@ -169,7 +175,7 @@ export class PictureLoop {
                 this.atRest = null;
             }
         }
-        if (wanted.moving) {
+        if (wanted.moving && size === this.size) {
             this.adjust(performance.now() - started);
         }
         if (this.waiting && !this.stopped) {
@@ -180,14 +186,22 @@ export class PictureLoop {
     }
 
     private adjust(took: number): void {
+        if (this.uncounted > 0) {
+            this.uncounted--;
+            return;
+        }
         this.slow = took > DRAFT_MS ? this.slow + 1 : 0;
         this.quick = took < DRAFT_MS / 2 ? this.quick + 1 : 0;
         if (this.slow >= SLOW_IN_A_ROW && this.size < SHARES.length - 1) {
-            this.size++;
-            this.slow = 0;
+            this.resize(this.size + 1);
         } else if (this.quick >= QUICK_IN_A_ROW && this.size > 0) {
-            this.size--;
-            this.quick = 0;
+            this.resize(this.size - 1);
         }
+    }
+
+    private resize(size: number): void {
+        this.size = size;
+        this.slow = this.quick = 0;
+        this.uncounted = FIRST_OF_A_SIZE;
     }
 }

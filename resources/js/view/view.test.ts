@@ -100,6 +100,27 @@ test('an older picture never comes after a newer one', async () => {
     expect(shown.map((next) => next.since)).toEqual([2]);
 });
 
+test('drafts get smaller when they are slow, but not for the first one of a size, which makes what the others use', async () => {
+    const answers = slowServer();
+    const loop = new PictureLoop('x', () => undefined, () => undefined);
+    const clock = vi.spyOn(performance, 'now').mockReturnValue(0);
+    let now = 0;
+    const draft = async (took: number) => {
+        loop.want(wanted());
+        clock.mockReturnValue((now += took));
+        answers[answers.length - 1]?.answer();
+        await moment();
+        return vi.mocked(api.picture).mock.lastCall?.[1].scale;
+    };
+    expect([await draft(900), await draft(30), await draft(900), await draft(30), await draft(90), await draft(90)]).toEqual([0.5, 0.5, 0.5, 0.5, 0.5, 0.5]);
+    expect([await draft(900), await draft(90), await draft(30)]).toEqual([0.36, 0.36, 0.36]);
+    expect([await draft(90), await draft(90), await draft(900), await draft(10)]).toEqual([0.36, 0.36, 0.26, 0.26]);
+    for (let k = 0; k < 11; k++) {
+        await draft(10);
+    }
+    expect(await draft(10)).toBe(0.36);
+});
+
 test('a failure is told and does not stop what follows', async () => {
     slowServer();
     vi.spyOn(api, 'picture').mockRejectedValueOnce(new Error('gone'));

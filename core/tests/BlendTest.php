@@ -81,7 +81,7 @@ it('arranges formulas for opaque grounds without changing them', function (Blend
             foreach ([0.0, 0.3, 1.0] as $cover) {
                 $blended = $formula === null ? $s / 20 : call_user_func($formula, $b / 20, $s / 20);
                 $wanted = $mode === BlendMode::Add ? min(1, $b / 20 + $cover * $s / 20) : $b / 20 + $cover * ($blended - $b / 20);
-                expect($class::$mix($b / 20, $s / 20, $cover))->toEqualWithDelta($wanted, 1e-12);
+                expect($class::$mix($b / 20, $s / 20, $cover, 1 - $cover))->toEqualWithDelta($wanted, 1e-12);
             }
         }
     }

@@ -11,6 +11,7 @@ final readonly class KernelLayer
 {
     /**
      * @param  string  $cover  a number or a line of the row
+     * @param  string  $rest  1 - cover
      * @param  bool  $patchy  whether the cover is a line of the row, which may be 0 in places
      * @param  array{string, string, string}  $colour  expressions of red, green, blue
      * @param  bool  $lightColour  whether the colour is linear with its largest channel 1; otherwise it is encoded
@@ -20,6 +21,7 @@ final readonly class KernelLayer
     public function __construct(
         public BlendMode $mode,
         public string $cover,
+        public string $rest,
         public bool $patchy,
         public array $colour,
         public bool $lightColour,

@@ -172,7 +172,7 @@ final readonly class Mixer
         }
         $mix = $this->opaque && ! $layer->exceeds ? $layer->mode->opaqueMix() : null;
         if ($mix !== null) {
-            $this->kernel->line("{$value} = {$this->kernel->expression($mix, [$value, $source, $layer->cover])};");
+            $this->kernel->line("{$value} = {$this->kernel->expression($mix, [$value, $source, $layer->cover, $layer->rest])};");
 
             return;
         }

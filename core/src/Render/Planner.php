@@ -203,7 +203,7 @@ final class Planner
             $kernel = $this->passes->writer();
             $cover = new Cover($kernel, $this->sites);
             $line = $cover->of($strip, $layer, []);
-            (new Mixer($kernel, true, true))->join($this->kernelLayer($kernel, $layer, $line, true), $lines);
+            (new Mixer($kernel, true, true))->join($this->kernelLayer($kernel, $layer, $line, "(1.0 - {$line})", true), $lines);
             $cover->handOn();
             $passes[] = new Pass($kernel->finish(), $layer->field->extent());
             $this->passes->setExceeds($this->passes->exceeds() || $layer->mayExceed());
@@ -269,7 +269,7 @@ final class Planner
         $this->space($layer, $run);
         $covered = $strip->kind instanceof Pictured ? $this->confinement->under($strip) : [];
         if ($covered === [] && $this->mayWait($strip, $layer)) {
-            $this->passes->mixLater(KernelLayer::branches($layer->mode), fn (KernelWriter $kernel): KernelLayer => $this->kernelLayer($kernel, $layer, $kernel->number($layer->strength->full($layer->mode)), false));
+            $this->passes->mixLater(KernelLayer::branches($layer->mode), fn (KernelWriter $kernel): KernelLayer => $this->evenLayer($kernel, $layer));
         } else {
             $kernel = $this->passes->writer();
             $confinement = $this->confinement->of($strip, $layer);
@@ -278,7 +278,7 @@ final class Planner
             if (! $strip->kind instanceof Pictured && ! $layer->field->readsBelow() && $this->isWorthKeeping($strip, $confinement)) {
                 [$kernel, $line] = $this->handedOn($kernel, $cover, $layer->field->extent());
             }
-            $this->passes->mix($kernel, $this->kernelLayer($kernel, $layer, $line, true), $layer->field->extent());
+            $this->passes->mix($kernel, $this->kernelLayer($kernel, $layer, $line, "(1.0 - {$line})", true), $layer->field->extent());
         }
         $this->passes->setExceeds($this->passes->exceeds() || $layer->mayExceed());
     }
@@ -293,9 +293,16 @@ final class Planner
         }
     }
 
-    private function kernelLayer(KernelWriter $kernel, Layer $layer, string $cover, bool $patchy): KernelLayer
+    private function evenLayer(KernelWriter $kernel, Layer $layer): KernelLayer
     {
-        return new KernelLayer($layer->mode, $cover, $patchy, $this->colour($kernel, $layer), $layer->tint->isLight($layer->mode), $this->passes->exceeds(), $layer->recolours);
+        $cover = $layer->strength->full($layer->mode);
+
+        return $this->kernelLayer($kernel, $layer, $kernel->number($cover), $kernel->number(1.0 - $cover), false);
+    }
+
+    private function kernelLayer(KernelWriter $kernel, Layer $layer, string $cover, string $rest, bool $patchy): KernelLayer
+    {
+        return new KernelLayer($layer->mode, $cover, $rest, $patchy, $this->colour($kernel, $layer), $layer->tint->isLight($layer->mode), $this->passes->exceeds(), $layer->recolours);
     }
 
     /**

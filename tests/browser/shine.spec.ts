@@ -1,5 +1,8 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
-import { dragHandle, drop, newScene, onScreen, pngOf, settled, shownAt, written } from './help';
+import { dragHandle, drop, newScene, onScreen, pngOf, run, settled, shownAt, watch, written } from './help';
 
 /** A dark ground with a bright window in it. */
 const ground = pngOf(320, 200, (x, y) => (x > 230 && x < 260 && y > 60 && y < 90 ? [235, 225, 190] : [26 + (x % 20), 28, 40]));
@@ -321,4 +324,59 @@ test('a light that does nothing, and one that shows its border, are read out; a 
     const fader = page.getByRole('slider', { name: 'Wash, fader' });
     await written(page, () => page.getByRole('group', { name: /^Wash/ }).focus().then(() => fader.press('Home')));
     await settled(page);
+});
+
+/** A scene in which every kind of light has something wrong with it. */
+function storeFaulty(): string {
+    const folder = mkdtempSync(join(tmpdir(), 'aumbrel-faulty-'));
+    writeFileSync(join(folder, 'night.png'), pngOf(320, 200, (x, y) => [12 + x / 20, 14, 24 + y / 16]));
+    writeFileSync(join(folder, 'figure.png'), figure);
+    // a glow that was painted on too small a sheet
+    writeFileSync(join(folder, 'cut.png'), pngOf(80, 60, (x, y) => [255, 200, 120, 255 * Math.max(0, 1 - Math.hypot(x - 40, y - 30) / 55)], true));
+    const plate = (id: string, picture: string, values = {}) => ({ id, name: id === 'painted' ? 'Painted glow' : id, kind: 'plate', values: { picture, ...values } });
+    const box = (id: string, left: number, width: number) => ({ id, kind: 'outline', on: 'emitter', join: 'add', values: { path: [{ at: [left, 120] }, { at: [left + width, 120] }, { at: [left + width, 170] }, { at: [left, 170] }] } });
+    const scene = {
+        aumbrel: 2,
+        title: 'Nothing is right',
+        size: [320, 200],
+        sources: [{ id: 'lamp', kind: 'lamp', name: 'Lamp', values: { place: [310, 40], depth: 0, colour: { kelvin: 2700 } } }],
+        strips: [
+            plate('Night', 'night.png'),
+            plate('Figure', 'figure.png', { place: [120, 50] }),
+            plate('painted', 'cut.png', { place: [10, 130] }),
+            { id: 'rim', name: 'Rim', kind: 'rim', values: { of: 'Figure', azimuth: 180, elevation: 0, width: 6 } },
+            { id: 'porthole', name: 'Porthole', kind: 'glow', values: { centre: [60, 60], size: 40, shells: [{ part: 'body', radius: 0, level: 1, mode: 'multiply', colour: { swatch: '#401808' } }, { part: 'halo', radius: 20, level: 0 }] } },
+            { id: 'signs', name: 'Signs', kind: 'glow', level: -2, values: { from: 'what is drawn', shells: [{ part: 'core', radius: 6, level: 0.5 }, { part: 'body', radius: 0 }] }, masks: [box('a', 220, 40), box('b', 280, 8), box('c', 300, 10)] },
+            { id: 'lamp-glow', name: 'Lamp glow', kind: 'glow', level: -3, source: 'lamp', values: { centre: [290, 40], size: 10, colour: { swatch: '#3060ff' } } },
+            { id: 'faint', name: 'Faint', kind: 'spot', mode: 'illuminate', level: -6, values: { origin: [200, 20], target: [190, 50], reach: 40, beam: 20, field: 30 } },
+            { id: 'grey', name: 'Grey', kind: 'fill', mode: 'overlay', values: { colour: '#7f7f7f' } },
+        ],
+    };
+    writeFileSync(join(folder, 'scene.json'), JSON.stringify(scene));
+    return run('bin/aumbrel', 'store', join(folder, 'scene.json')).trim();
+}
+
+test('each reading of a light has a mend that ends it, in one step that is undone', async ({ page }) => {
+    await watch(page);
+    await page.goto(`/scenes/${storeFaulty()}`);
+    await settled(page);
+    await page.getByTestId('readings').click();
+    const faults: [RegExp, RegExp][] = [
+        [/^Rim lies on the side away from every light: .* is \d+° off\.$/, /^Turn it to /],
+        [/^Porthole: what lies around it \(\d+ %\) is brighter than its heart \(\d+ %\).* body \d/, /^Heart \+.* stops$/],
+        [/^Signs: 2 of its 3 pieces have no heart/, /^Smaller by /],
+        [/^Lamp glow hangs on Lamp and has another colour: they are \d+ apart/, /^In Lamp's colour$/],
+        [/^Painted glow: its soft edge is cut off .* over \d+ %/, /^Soften its edge by /],
+        [/^Faint changes nothing that can be seen: at most 0\.\d of 255/, /^Mute it$/],
+        [/^Grey does nothing: a middle grey \(#7f7f7f\) is neutral in overlay/, /^Mix it by multiply$/],
+    ];
+    for (const [seen, mend] of faults) {
+        const article = page.locator('article', { has: page.getByText(seen) });
+        await expect(article).toHaveCount(1);
+        await written(page, () => article.getByRole('button', { name: mend }).click());
+        await expect(article).toHaveCount(0);
+        await page.keyboard.press('Control+z');
+        await expect(article).toHaveCount(1);
+        await settled(page);
+    }
 });

@@ -14,21 +14,22 @@ final readonly class NoiseSheet
     /**
      * @param  list<float>  $x  columns of the lattice
      * @param  list<float>  $y  rows
+     * @param  float  $scale  the places are so many times as far from the origin
      * @return list<float>
      */
-    public static function at(array $x, array $y, int $seed): array
+    public static function at(array $x, array $y, int $seed, float $scale = 1.0): array
     {
         if ($x === [] || $y === []) {
             return [];
         }
-        [$left, $top] = [(int) floor(min($x)), (int) floor(min($y))];
-        $columns = (int) floor(max($x)) - $left + 2;
-        $rows = (int) floor(max($y)) - $top + 2;
+        [$left, $top] = [(int) floor($scale * min($x)), (int) floor($scale * min($y))];
+        $columns = (int) floor($scale * max($x)) - $left + 2;
+        $rows = (int) floor($scale * max($y)) - $top + 2;
         [$gx, $gy] = self::gradients($left, $top, $columns, $rows, $seed);
         $values = [];
         foreach ($x as $at => $px) {
-            $px -= $left;
-            $py = $y[$at] - $top;
+            $px = $scale * $px - $left;
+            $py = $scale * $y[$at] - $top;
             $i = (int) $px;
             $j = (int) $py;
             $u = $px - $i;

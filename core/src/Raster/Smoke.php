@@ -73,9 +73,7 @@ final readonly class Smoke
         for ($k = 0; $k < $this->octaves && ($k === 0 || $this->size / 2 ** $k >= self::FINEST); $k++) {
             $weight = 2.0 ** -$k;
             $weights += $weight;
-            $scale = 2.0 ** $k;
-            [$sx, $sy] = $k === 0 ? [$px, $py] : [self::scaled($px, $scale), self::scaled($py, $scale)];
-            foreach (NoiseSheet::at($sx, $sy, $this->seed + $k) as $at => $value) {
+            foreach (NoiseSheet::at($px, $py, $this->seed + $k, 2.0 ** $k) as $at => $value) {
                 $sum[$at] += $weight * $value;
             }
         }
@@ -89,19 +87,5 @@ final readonly class Smoke
         }
 
         return $shape;
-    }
-
-    /**
-     * @param  list<float>  $values
-     * @return list<float>
-     */
-    private static function scaled(array $values, float $by): array
-    {
-        foreach ($values as $at => $value) {
-            $values[$at] = $value * $by;
-        }
-
-        /** @var list<float> $values changed only where it had values already */
-        return $values;
     }
 }

@@ -29,11 +29,16 @@ final readonly class TexturePlane implements Plane
         if ($specks !== null) {
             return $specks->rectangle($window->x, $window->yOf(-0.5), $window->columns, $window->rows, $window->step(), $this->map, $this->texture->strength());
         }
-        $back = $this->map->inverse();
+        // without perspective, and written out: this runs for every pixel
+        [$a, $b, $c, $d, $e, $f, , , $i] = $this->map->inverse()->h;
         $x = $y = [];
         for ($row = 0; $row < $window->rows; $row++) {
+            $sceneY = $window->yOf($row);
+            [$fromX, $fromY] = [$b * $sceneY + $c, $e * $sceneY + $f];
             for ($column = 0; $column < $window->columns; $column++) {
-                [$x[], $y[]] = $back->at($window->xOf($column), $window->yOf($row));
+                $sceneX = $window->x + ($column + 0.5) / $window->scale;
+                $x[] = ($a * $sceneX + $fromX) / $i;
+                $y[] = ($d * $sceneX + $fromY) / $i;
             }
         }
 

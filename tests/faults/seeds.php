@@ -35,7 +35,7 @@ return [
         $y', ['core/tests/PlateTest.php', 'core/tests/ReadingTest.php', 'core/tests/BearingTest.php']],
     ['core/src/Grade/BaseTone.php', '(1 - $this->blackInput))) * 2 **', '(1 + $this->blackInput))) * 2 **', ['core/tests/BaseTest.php']],
     ['core/src/Geometry/Window.php', '$this->y + ($this->firstRow + $row + 0.5) / $this->scale', '$this->y + ($row + 0.5) / $this->scale', ['core/tests/StackTest.php', 'core/tests/PlateTest.php', 'core/tests/RasterTest.php', 'tests/Feature/PoolTest.php']],
-    ['core/src/Render/RowStep.php', '+ 1e-6) + 1)', '- 1))', ['core/tests/StackTest.php', 'core/tests/LightTest.php', 'core/tests/ExtentTest.php']],
+    ['core/src/Render/KernelStep.php', '+ 1e-6) + 1)', '- 1))', ['core/tests/StackTest.php', 'core/tests/LightTest.php', 'core/tests/ExtentTest.php']],
     ['core/src/Stage/Lamp.php', '($this->at->x - $from->middle->x) * $scale', '($this->at->x - $from->middle->x)', ['core/tests/SourceTest.php']],
     ['core/src/Stage/Camera.php', '1 - $this->height() / ($row - $this->horizon)', '$this->height() / ($row - $this->horizon)', ['core/tests/SourceTest.php', 'core/tests/PoolOnSurfaceTest.php']],
     ['core/src/Light/Pool.php', '$this->throw ** 2 * $this->height)', '$this->throw ** 2)', ['core/tests/PoolOnSurfaceTest.php']],
@@ -59,4 +59,7 @@ return [
         return $value;', ['core/tests/ParameterTest.php']],
     ['app/Scenes/FlatScene.php', 'array_replace($this->strips, $part[\'strips\'] ?? [])', '[...$this->strips, ...($part[\'strips\'] ?? [])]', ['tests/Feature/IdsTest.php']],
     ['app/Database/ImmediatePdo.php', "'BEGIN IMMEDIATE TRANSACTION'", "'BEGIN TRANSACTION'", ['tests/Feature/ScenesTest.php', 'tests/Feature/DatabaseTest.php']],
+    ['core/src/Render/Mixer.php', '[JoinedLights::GAIN, JoinedLights::MORE] : []', '[JoinedLights::GAIN] : []', ['core/tests/DraftTest.php']],
+    ['core/src/Light/EmitterBlock.php', 'foreach ([0, 1] as $across)', 'foreach ([0] as $across)', ['core/tests/ShineTest.php']],
+    ['app/Render/Pool/Dispatcher.php', '$this->queue[$caller] = [\'ticket\' => $putOff', '$this->queue[-$caller] = [\'ticket\' => $putOff', ['tests/Feature/PoolTest.php']],
 ];

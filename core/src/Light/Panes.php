@@ -43,15 +43,16 @@ final readonly class Panes implements UnitDrawing
      */
     private static function until(float $at, int $count, float $bars): float
     {
-        $at = max(0.0, min(1.0, $at));
+        $at = $at > 0.0 ? ($at < 1.0 ? $at : 1.0) : 0.0;
         if ($count < 2) {
             // a single opening keeps its bars at its sides
             return max(0.0, min($at, 1.0 - $bars / 2) - $bars / 2);
         }
-        $bar = $bars / ($count - 1);
         $pane = (1.0 - $bars) / $count;
-        $passed = floor($at / ($pane + $bar));
+        $pitch = $pane + $bars / ($count - 1);
+        $passed = (int) ($at / $pitch);
+        $rest = $at - $passed * $pitch;
 
-        return $passed * $pane + min($pane, $at - $passed * ($pane + $bar));
+        return $passed * $pane + ($rest < $pane ? $rest : $pane);
     }
 }

@@ -27,10 +27,12 @@ final readonly class PatternPlane implements Plane
         $half = $this->window->step() / 2;
         $drawing = $this->pattern->drawing->prepared();
         $values = [];
+        [$columns, $left, $scale] = [$this->window->columns, $this->window->x, $this->window->scale];
         for ($row = 0; $row < $this->window->rows; $row++) {
             $y = $this->window->yOf($row);
-            for ($column = 0; $column < $this->window->columns; $column++) {
-                $x = $this->window->xOf($column);
+            for ($column = 0; $column < $columns; $column++) {
+                // written out as far as it goes: this runs for every pixel
+                $x = $left + ($column + 0.5) / $scale;
                 // a negative w is behind the plane's own horizon
                 $w = $g * $x + $h * $y + $i;
                 if ($w <= 1e-9) {
@@ -40,8 +42,12 @@ final readonly class PatternPlane implements Plane
                 }
                 $u = ($a * $x + $b * $y + $c) / $w;
                 $v = ($d * $x + $e * $y + $f) / $w;
-                $du = $half * (abs($a - $u * $g) + abs($b - $u * $h)) / $w;
-                $dv = $half * (abs($d - $v * $g) + abs($e - $v * $h)) / $w;
+                $ux = $a - $u * $g;
+                $uy = $b - $u * $h;
+                $vx = $d - $v * $g;
+                $vy = $e - $v * $h;
+                $du = $half * (($ux < 0.0 ? -$ux : $ux) + ($uy < 0.0 ? -$uy : $uy)) / $w;
+                $dv = $half * (($vx < 0.0 ? -$vx : $vx) + ($vy < 0.0 ? -$vy : $vy)) / $w;
                 $values[] = $u + $du <= 0 || $u - $du >= 1 || $v + $dv <= 0 || $v - $dv >= 1 ? 0.0 : $drawing->mean($u, $v, $du, $dv);
             }
         }

@@ -46,7 +46,7 @@ return [
     ['core/src/Light/SoftShape.php', '1 / 12 - 1 / 6', '8.0', ['core/tests/ShineTest.php']],
     ['core/src/Raster/Smoke.php', '0.5 + 1.8 * $value', '0.5 + 1.08 * $value', ['core/tests/NoiseTest.php']],
     ['core/src/Texture/Dust.php', '2 * (0.5 + $near) ** 2', '2 * (0.5 + $near)', ['core/tests/NoiseTest.php']],
-    ['core/src/Light/Panes.php', '$passed * $pane + min', '$passed * $bar + min', ['core/tests/ShineTest.php']],
+    ['core/src/Light/Panes.php', '$passed * $pane + ($rest', '$passed * $pitch + ($rest', ['core/tests/ShineTest.php']],
     ['core/src/Reading/Agreement.php', '$nearest[2] <= self::SIDE', '$nearest[2] >= self::SIDE', ['core/tests/SeenLightsTest.php']],
     ['core/src/Scene/Complement.php', 'Join::Add => $mask->joinedBy(Join::Intersect, ! $mask->inverted)', 'Join::Add => $mask->joinedBy(Join::Add, ! $mask->inverted)', ['core/tests/SplitTest.php']],
     ['core/src/Color/Mired.php', 'self::of($kelvin) + $shift));', 'self::of($kelvin) - $shift));', ['core/tests/LightColourTest.php']],
@@ -61,5 +61,4 @@ return [
     ['app/Database/ImmediatePdo.php', "'BEGIN IMMEDIATE TRANSACTION'", "'BEGIN TRANSACTION'", ['tests/Feature/ScenesTest.php', 'tests/Feature/DatabaseTest.php']],
     ['core/src/Render/Mixer.php', '[JoinedLights::GAIN, JoinedLights::MORE] : []', '[JoinedLights::GAIN] : []', ['core/tests/DraftTest.php']],
     ['core/src/Light/EmitterBlock.php', 'foreach ([0, 1] as $across)', 'foreach ([0] as $across)', ['core/tests/ShineTest.php']],
-    ['app/Render/Pool/Dispatcher.php', '$this->queue[$caller] = [\'ticket\' => $putOff', '$this->queue[-$caller] = [\'ticket\' => $putOff', ['tests/Feature/PoolTest.php']],
 ];

@@ -11,6 +11,7 @@ use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Registry;
+use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\Picture;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Scene\Scene;
@@ -32,7 +33,8 @@ final class Rendering
             {
                 return $this->pictures[$name] ?? throw new SceneError('picture', "no picture {$name}");
             }
-        }, new ShapeStore(Folder::of('core-shapes'))); // of this run alone: an earlier one may have found things in another way
+        }, new ShapeStore(Folder::of('core-shapes')), // of this run alone: an earlier one may have found things in another way
+            new Memory(PHP_INT_MAX)); // what other tests hold is not to push out what this one counts
     }
 
     /** @param  list<array<string, mixed>>  $strips */

@@ -1,6 +1,7 @@
 // Measures the interface in a headless browser: a 1600 x 1000 plate with one spot, the benchmark scene, a plate with two
 // rims that is dragged, 24 strips in a large window, and a photograph of 24 megapixels from the file to its first picture.
-// Each kind that is seen alone: what makes its plane, and its fader; and 24 strips of all kinds. With `ONLY=kinds` these only.
+// Each kind that is seen alone: what makes its plane, and its fader; and 24 strips of all kinds. With `ONLY=kinds` these only,
+// with `KIND=glow` one of them, with `KIND=all` the 24 strips.
 // Prints JSON. Run by `bin/aumbrel timings`.
 import { execFileSync, spawn } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -138,6 +139,9 @@ async function kinds(page) {
         const plane = await drag(page, handle);
         const fade = await drag(page, 'fader');
         figures[name] = { plane, fade };
+    }
+    if ((process.env.KIND ?? 'all') !== 'all') {
+        return figures;
     }
     const all = Object.values(seenKinds()).map(([strip]) => strip);
     const many = Array.from({ length: 22 }, (_, k) => ({ ...structuredClone(all[k % all.length]), id: `it-${k}`, name: `It ${k}`, level: -2 }));

@@ -1,8 +1,8 @@
-import type { Point, Scene, Sight, StripChange } from '../api/types';
+import type { Point, Scene, Sight, Strip, StripChange } from '../api/types';
 import type { Gestures } from '../work/gestures';
 import { everyStrip } from '../work/strips';
 import { sourceOf } from '../work/things';
-import { useWork, work } from '../work/store';
+import { useWork, work, type Step } from '../work/store';
 import { follow } from '../ui/pointer';
 import { arcBetween, fromDial, onDial, turnTo } from '../work/dial';
 
@@ -15,17 +15,20 @@ const STEP = 2;
 /** A dome seen from the front: where the light of each plate and of each light comes from. */
 export function Compass({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
     const noticed = useWork((state) => state.noticed);
-    const open = useWork((state) => state.compassOpen);
+    const asLeft = useWork((state) => state.compassOpen);
     const chosen = useWork((state) => state.chosen);
+    const step = useWork((state) => state.step);
     const pending = useWork((state) => state.pending);
     const { sights, arcs } = noticed.compass ?? scene.compass;
     const strips = everyStrip(scene.strips, pending);
     const gravest = (noticed.readings ?? scene.readings).find((reading) => reading.kind === 'direction');
+    const open = asLeft ?? (gravest !== undefined || isDirected(scene, strips, chosen, step));
     return (
         <section aria-label="Compass" className="border-b border-line">
-            <button className="flex w-full items-center px-3.5 py-1.5 text-left font-semibold" aria-expanded={open} onClick={() => work.compass(!open)}>
+            <button className="flex h-8 w-full items-center gap-2 px-3 text-left font-semibold" aria-expanded={open} title={open ? 'Fold the compass' : 'Open the compass: where the light comes from'} onClick={() => work.compass(!open)}>
+                {!open && <Badge sights={sights} />}
                 Compass
-                <span className="ml-2 truncate font-normal text-quiet">{sights.length === 0 ? 'no bearing known yet' : arcs.length === 0 ? 'nothing disagrees' : `${arcs[0]?.angle.toFixed(0)}° apart`}</span>
+                <span className="truncate font-normal text-quiet">{sights.length === 0 ? 'no bearing known yet' : arcs.length === 0 ? 'the light agrees' : `${arcs[0]?.angle.toFixed(0)}° apart`}</span>
             </button>
             {open && (
                 <div className="flex items-start gap-2 pr-3 pb-2 pl-2">
@@ -74,6 +77,25 @@ export function Compass({ scene, gestures }: { scene: Scene; gestures: Gestures 
                 </div>
             )}
         </section>
+    );
+}
+
+/** Whether a direction is worked on: that of a source, of a light that has one of its own, or of a plate while plates are matched. */
+function isDirected(scene: Scene, strips: Strip[], chosen: string | null, step: Step): boolean {
+    const strip = strips.find((other) => other.id === chosen);
+    return sourceOf(scene, chosen) !== undefined || (strip !== undefined && ('azimuth' in strip.values || (step === 'Match' && strip.family === 'plate')));
+}
+
+/** The compass in small: rings of plates, dots of lights. */
+function Badge({ sights }: { sights: Sight[] }) {
+    return (
+        <svg width={20} height={20} viewBox="-73 -73 146 146" className="shrink-0" aria-hidden>
+            <circle r={RADIUS} className="fill-well stroke-quiet" strokeWidth={6} />
+            {sights.map((sight) => {
+                const [x, y] = onDial(sight.azimuth, sight.elevation, RADIUS, FURTHEST);
+                return <circle key={sight.strip} cx={x} cy={y} r={13} fill={sight.light ? (sight.colour ?? '#f2a950') : '#b4b4b4'} />;
+            })}
+        </svg>
     );
 }
 

@@ -4,8 +4,6 @@ import { clamp } from '../work/strips';
 import { follow } from '../ui/pointer';
 import { figure } from '../ui/words';
 
-export const TRAVEL = 96;
-
 type Scale = { least: number; most: number; rest: number; step: number; fine: number; unit: string; ticks: number[] };
 
 export const stopsScale: Scale = { ...levelRange, rest: 0, step: 0.25, fine: 0.05, unit: 'stops', ticks: [-6, -4, -2, 0, 2, 4, 6] };
@@ -14,6 +12,8 @@ export const percentScale: Scale = { least: 0, most: 100, rest: 100, step: 5, fi
 
 type Props = {
     label: string;
+    /** How far its knob goes, CSS pixels. */
+    travel: number;
     value: number;
     scale: Scale;
     accent: string;
@@ -23,7 +23,7 @@ type Props = {
 };
 
 /** A vertical fader. Shift makes it finer; a double click puts it to rest. */
-export function Fader({ label, value, scale, accent, onLive, onNudge, onCommit }: Props) {
+export function Fader({ label, travel, value, scale, accent, onLive, onNudge, onCommit }: Props) {
     const share = (value - scale.least) / (scale.most - scale.least);
     const rest = (scale.rest - scale.least) / (scale.most - scale.least);
 
@@ -38,7 +38,7 @@ export function Fader({ label, value, scale, accent, onLive, onNudge, onCommit }
             move: (to) => {
                 hasMoved = true;
                 const speed = to.shiftKey ? 0.2 : 1;
-                last = last - (((to.clientY - lastY) * speed) / TRAVEL) * (scale.most - scale.least);
+                last = last - (((to.clientY - lastY) * speed) / travel) * (scale.most - scale.least);
                 lastY = to.clientY;
                 onLive(rounded(clamp(last, scale.least, scale.most), scale.fine), to.timeStamp);
             },
@@ -68,24 +68,24 @@ export function Fader({ label, value, scale, accent, onLive, onNudge, onCommit }
             aria-valuenow={value}
             aria-valuetext={`${figure(value, scale.fine, scale.unit === 'stops')} ${scale.unit}`}
             className="relative w-9 shrink-0 cursor-ns-resize touch-none rounded-sm"
-            style={{ height: TRAVEL + 12 }}
+            style={{ height: travel + 12 }}
             onPointerDown={onPointerDown}
             onDoubleClick={() => onNudge(scale.rest)}
             onKeyDown={onKeyDown}
         >
-            <div className="absolute top-1.5 left-[17px] w-[3px] rounded-full bg-well" style={{ height: TRAVEL }} />
+            <div className="absolute top-1.5 left-[17px] w-[3px] rounded-full bg-well" style={{ height: travel }} />
             <div
                 className="absolute left-[17px] w-[3px] rounded-full"
-                style={{ background: accent, bottom: 6 + Math.min(share, scale.unit === 'stops' ? rest : 0) * TRAVEL, height: Math.abs(share - (scale.unit === 'stops' ? rest : 0)) * TRAVEL }}
+                style={{ background: accent, bottom: 6 + Math.min(share, scale.unit === 'stops' ? rest : 0) * travel, height: Math.abs(share - (scale.unit === 'stops' ? rest : 0)) * travel }}
             />
             {scale.ticks.map((tick) => (
                 <div
                     key={tick}
                     className={`absolute left-1.5 h-px ${tick === scale.rest ? 'w-2 bg-quiet' : 'w-1.5 bg-line'}`}
-                    style={{ bottom: 6 + ((tick - scale.least) / (scale.most - scale.least)) * TRAVEL }}
+                    style={{ bottom: 6 + ((tick - scale.least) / (scale.most - scale.least)) * travel }}
                 />
             ))}
-            <div className="absolute left-[9px] h-[9px] w-[19px] rounded-sm border border-well bg-ink" style={{ bottom: 2 + share * TRAVEL }} />
+            <div className="absolute left-[9px] h-[9px] w-[19px] rounded-sm border border-well bg-ink" style={{ bottom: 2 + share * travel }} />
         </div>
     );
 }

@@ -11,7 +11,7 @@ export function StanceField({ parameter, value, hand, strip }: ValueProps) {
     return (
         <Row label={parameter.label}>
             <OneOf label={parameter.label} value={said ?? looks} choices={parameter.choices.map((choice) => ({ value: choice, label: choice }))} onSet={(stance) => hand.set(stance)} />
-            {said === null ? <span className="truncate text-[12px] text-quiet">{parameter.whenEmpty}</span> : <Forget label="As it looks" onPress={() => hand.set(null)} />}
+            {said === null ? <span className="truncate text-[12px] text-quiet" title={parameter.whenEmpty}>{parameter.whenEmpty}</span> : <Forget label="As it looks" onPress={() => hand.set(null)} />}
         </Row>
     );
 }

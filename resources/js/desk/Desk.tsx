@@ -1,5 +1,6 @@
 import { useCallback, useRef, useState } from 'react';
 import type { Scene, Strip } from '../api/types';
+import { follow } from '../ui/pointer';
 import type { Gestures } from '../work/gestures';
 import { everyStrip } from '../work/strips';
 import { useReadings } from '../work/readings';
@@ -14,6 +15,7 @@ export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     const strips = everyStrip(scene.strips, pending);
     const concerned = useReadings(scene).flatMap((reading) => reading.strips);
     const pictures = useContributions(scene);
+    const open = useWork((state) => state.deskOpen);
     const list = useRef<HTMLDivElement>(null);
     const { carried, slot, ...carrying } = useCarry(list, (strip, places) => void gestures.move(strip, places));
 
@@ -34,13 +36,14 @@ export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     );
 
     return (
-        <section aria-label="Desk" className="flex h-[206px] shrink-0 items-center gap-2 bg-bar px-3">
+        <section aria-label="Desk" className={`relative flex shrink-0 items-center gap-2 bg-bar px-3 pt-1 ${open ? 'h-[206px]' : 'h-[110px]'}`}>
+            <Edge open={open} />
             <div ref={list} role="group" aria-label="Strips, back to front" className="flex h-full min-w-0 items-center gap-1.5 overflow-x-auto" {...carrying}>
                 {strips.map((strip, at) => (
                     <div key={strip.id} className="relative flex" style={{ opacity: carried === strip.id ? 0.5 : 1 }}>
                         {slot === at && <span className="absolute inset-y-1 -left-[5px] w-[3px] rounded-full bg-ink" />}
                         {lineOf(strip, strips) && <span className="absolute inset-x-0 top-0 h-[3px] rounded-full" style={{ background: lineOf(strip, strips) }} />}
-                        <div className={strip.confinedTo ? 'mt-2.5' : ''}>
+                        <div className={strip.confinedTo && open ? 'mt-2.5' : ''}>
                             <StripCard strip={strip} picture={pictures.get(strip.id)} gestures={gestures} noticed={concerned.includes(strip.id)} onStep={step} />
                         </div>
                         {slot === strips.length && at === strips.length - 1 && <span className="absolute inset-y-1 -right-[5px] w-[3px] rounded-full bg-ink" />}
@@ -49,6 +52,40 @@ export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             </div>
             <Shelf scene={scene} gestures={gestures} />
         </section>
+    );
+}
+
+/** The upper edge of the desk: pulled up or down, or pressed, it opens the desk or lets it down. */
+function Edge({ open }: { open: boolean }) {
+    function onPointerDown(event: React.PointerEvent<HTMLButtonElement>) {
+        const from = event.clientY;
+        let to: boolean | null = null;
+        follow(event.currentTarget, event.pointerId, {
+            move: (pointer) => {
+                const way = pointer.clientY - from;
+                to = Math.abs(way) < FAR_ENOUGH ? to : way < 0;
+            },
+            end: () => work.desk(to ?? !open),
+        });
+    }
+    return (
+        <button
+            aria-label="The whole desk"
+            aria-expanded={open}
+            title={open ? 'Lower the desk' : 'Open the desk: modes, masks, whole names'}
+            className="group absolute -top-[5px] right-0 left-0 z-10 flex h-[15px] cursor-ns-resize touch-none items-center justify-center"
+            onPointerDown={onPointerDown}
+            onKeyDown={(event) => {
+                const way = { ArrowUp: true, ArrowDown: false, Enter: !open, ' ': !open }[event.key];
+                if (way !== undefined) {
+                    event.preventDefault();
+                    event.stopPropagation();
+                    work.desk(way);
+                }
+            }}
+        >
+            <span className="h-[3px] w-12 rounded-full bg-line group-hover:bg-quiet" aria-hidden />
+        </button>
     );
 }
 

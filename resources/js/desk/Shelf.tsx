@@ -55,7 +55,7 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
     return (
         <>
             <Popover.Root open={open} onOpenChange={setOpen}>
-                <Popover.Trigger aria-label="Add a strip" className="flex h-[184px] w-11 shrink-0 items-center justify-center rounded-md border border-dashed border-line text-quiet hover:bg-panel hover:text-ink">
+                <Popover.Trigger aria-label="Add a strip" className="flex h-[calc(100%-14px)] w-11 shrink-0 items-center justify-center rounded-md border border-dashed border-line text-quiet hover:bg-panel hover:text-ink">
                     <Plus size={18} aria-hidden />
                 </Popover.Trigger>
                 <Popover.Portal>

@@ -25,6 +25,7 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
     const isChosen = useWork((state) => state.chosen === strip.id);
     const isAlso = useWork((state) => state.also.includes(strip.id));
     const isSolo = useWork((state) => state.solo.includes(strip.id));
+    const open = useWork((state) => state.deskOpen);
     const [renaming, setRenaming] = useState(false);
     const card = useRef<HTMLDivElement>(null);
     const light = isLight(strip);
@@ -58,6 +59,40 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
         event.preventDefault();
     }
 
+    const mixed = linearModes.includes(strip.mode) ? `${strip.mode}, mixed as light` : strip.mode;
+    const fader = (
+        <Fader
+            label={strip.name}
+            travel={open ? 96 : 78}
+            value={value}
+            scale={scale}
+            accent={accent}
+            onLive={(next, at) => work.live(strip.id, fade(next), at)}
+            onNudge={(next) => gestures.nudge(strip.id, fade(next), 'Fade')}
+            onCommit={() => void gestures.commit(strip.id, 'Fade')}
+        />
+    );
+    const number = (
+        <div className="flex items-center gap-1.5">
+            {colourOf(strip) && <span className="h-2.5 w-2.5 shrink-0 rounded-full border border-well" style={{ background: (strip.inForce.colour ? null : strip.colours.colour?.swatch) ?? hintOf(colourOf(strip)) }} />}
+            <span className="font-mono text-[12px] whitespace-nowrap" title={light ? 'Level in stops' : 'Amount'}>
+                {figure(value, scale.fine, light)}
+                {light ? '' : ' %'}
+            </span>
+            {light && value > 0 && !linearModes.includes(strip.mode) && (
+                <span className="text-[11px] text-quiet" title={`Where the light is full nothing more comes in ${strip.mode}`}>
+                    full
+                </span>
+            )}
+        </div>
+    );
+    const switches = (
+        <>
+            <Switch label="Solo" short="S" on={isSolo} onPress={() => work.toggleSolo(strip.id)} />
+            <Switch label="Mute" short="M" on={strip.muted} onPress={() => void gestures.change(strip.id, { muted: !strip.muted }, strip.muted ? 'Unmute' : 'Mute')} />
+        </>
+    );
+
     return (
         <div
             ref={card}
@@ -66,7 +101,7 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
             aria-current={isChosen}
             aria-label={`${strip.name}, ${strip.mode}, ${figure(value, scale.fine, light)} ${scale.unit}${strip.muted ? ', muted' : ''}`}
             data-strip={strip.id}
-            className={`flex h-[184px] w-[112px] shrink-0 flex-col rounded-md border px-2 pt-1.5 pb-2 ${isChosen ? 'border-ink bg-raised' : isAlso ? 'border-quiet border-dashed bg-raised' : 'border-transparent bg-panel'} ${strip.muted ? 'opacity-60' : ''}`}
+            className={`relative flex shrink-0 flex-col rounded-md border px-2 ${open ? 'h-[184px] w-[112px] pt-1.5 pb-2' : 'h-[96px] w-[128px] pt-1 pb-1'} ${isChosen ? 'border-ink bg-raised' : isAlso ? 'border-quiet border-dashed bg-raised' : 'border-transparent bg-panel'} ${strip.muted ? 'opacity-60' : ''}`}
             style={{ boxShadow: `inset 0 -3px 0 ${accent}` }}
             onPointerDown={(event) => {
                 if (event.shiftKey && !isChosen) {
@@ -80,7 +115,7 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
             onFocus={() => !isChosen && !useWork.getState().also.includes(strip.id) && work.choose(strip.id)}
             onKeyDown={onKeyDown}
         >
-            <div className="flex h-5 items-center gap-1">
+            <div className={`flex items-center gap-1 ${open ? 'h-5' : 'h-[19px] pr-9'}`}>
                 {noticed && <span className="h-2 w-2 shrink-0 rounded-full bg-alarm" role="img" aria-label="A reading concerns this strip" />}
                 {renaming ? (
                     <NameField
@@ -99,45 +134,35 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
                     </span>
                 )}
             </div>
-            <div className="mt-0.5 flex items-start justify-between">
-                <div className="flex flex-col gap-1.5 pt-1.5">
-                    <Contribution picture={picture} />
-                    <div className="flex h-4 items-center gap-1" aria-hidden style={{ color: accent }}>
-                        <KindIcon kind={strip.kind} family={strip.family} size={14} />
-                        {strip.masks.slice(0, 3).map((mask) => (
-                            <span key={mask.id} title={`${mask.kind} mask`} className={`h-3 w-3 rounded-[2px] border border-line ${mask.off ? 'opacity-40' : ''}`} style={{ background: maskHint(mask.kind) }} />
-                        ))}
+            {open ? (
+                <>
+                    <div className="mt-0.5 flex items-start justify-between">
+                        <div className="flex flex-col gap-1.5 pt-1.5">
+                            <Contribution picture={picture} size="h-[62px] w-[60px]" />
+                            <Marks strip={strip} accent={accent} />
+                        </div>
+                        {fader}
                     </div>
-                </div>
-                <Fader
-                    label={strip.name}
-                    value={value}
-                    scale={scale}
-                    accent={accent}
-                    onLive={(next, at) => work.live(strip.id, fade(next), at)}
-                    onNudge={(next) => gestures.nudge(strip.id, fade(next), 'Fade')}
-                    onCommit={() => void gestures.commit(strip.id, 'Fade')}
-                />
-            </div>
-            <div className="mt-auto flex items-center gap-1.5">
-                {colourOf(strip) && <span className="h-2.5 w-2.5 shrink-0 rounded-full border border-well" style={{ background: (strip.inForce.colour ? null : strip.colours.colour?.swatch) ?? hintOf(colourOf(strip)) }} />}
-                <span className="font-mono text-[12px] whitespace-nowrap" title={light ? 'Level in stops' : 'Amount'}>
-                    {figure(value, scale.fine, light)}
-                    {light ? '' : ' %'}
-                </span>
-                {light && value > 0 && !linearModes.includes(strip.mode) && (
-                    <span className="text-[11px] text-quiet" title={`Where the light is full nothing more comes in ${strip.mode}`}>
-                        full
-                    </span>
-                )}
-            </div>
-            <div className="mt-1 flex items-center gap-[3px]">
-                <Switch label="Solo" short="S" on={isSolo} onPress={() => work.toggleSolo(strip.id)} />
-                <Switch label="Mute" short="M" on={strip.muted} onPress={() => void gestures.change(strip.id, { muted: !strip.muted }, strip.muted ? 'Unmute' : 'Mute')} />
-                <span className="ml-auto truncate text-[11.5px] tracking-tight text-quiet" title={linearModes.includes(strip.mode) ? `${strip.mode}, mixed as light` : strip.mode}>
-                    {strip.mode}
-                </span>
-            </div>
+                    <div className="mt-auto">{number}</div>
+                    <div className="mt-1 flex items-center gap-[3px]">
+                        {switches}
+                        <span className="ml-auto truncate text-[11.5px] tracking-tight text-quiet" title={mixed}>
+                            {strip.mode}
+                        </span>
+                    </div>
+                </>
+            ) : (
+                <>
+                    <div className="mt-1 flex gap-1.5">
+                        <Contribution picture={picture} size="h-[40px] w-[54px]" />
+                        <div className="flex flex-col justify-between">{switches}</div>
+                    </div>
+                    <div className="mt-1" title={mixed}>
+                        {number}
+                    </div>
+                    <div className="absolute top-0.5 right-1">{fader}</div>
+                </>
+            )}
         </div>
     );
 });
@@ -150,9 +175,21 @@ function Switch({ label, short, on, onPress }: { label: string; short: string; o
     );
 }
 
-function Contribution({ picture }: { picture: ImageData | undefined }) {
+/** What it is, and its masks. */
+function Marks({ strip, accent }: { strip: Strip; accent: string }) {
     return (
-        <div className="flex h-[62px] w-[60px] items-center justify-center overflow-hidden rounded-sm bg-black">
+        <div className="flex h-4 items-center gap-1" aria-hidden style={{ color: accent }}>
+            <KindIcon kind={strip.kind} family={strip.family} size={14} />
+            {strip.masks.slice(0, 3).map((mask) => (
+                <span key={mask.id} title={`${mask.kind} mask`} className={`h-3 w-3 rounded-[2px] border border-line ${mask.off ? 'opacity-40' : ''}`} style={{ background: maskHint(mask.kind) }} />
+            ))}
+        </div>
+    );
+}
+
+function Contribution({ picture, size }: { picture: ImageData | undefined; size: string }) {
+    return (
+        <div className={`flex ${size} items-center justify-center overflow-hidden rounded-sm bg-black`}>
             <SmallPicture picture={picture} />
         </div>
     );

@@ -49,8 +49,19 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
                 >
                     1:1
                 </button>
+                <Fold />
             </div>
         </div>
+    );
+}
+
+/** All the room for the picture. */
+function Fold() {
+    const folded = useWork((state) => state.folded);
+    return (
+        <button aria-pressed={folded} className={`rounded-md px-2 ${folded ? 'bg-ink text-well' : 'text-quiet hover:text-ink'}`} title={folded ? 'Show bench and desk (W)' : 'Fold bench and desk away (W)'} onClick={() => work.fold(!folded)}>
+            Fold
+        </button>
     );
 }
 

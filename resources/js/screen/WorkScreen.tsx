@@ -63,6 +63,7 @@ function Waiting({ text, onAgain }: { text: string; onAgain?: () => void }) {
 function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
     useKeys(scene, gestures);
     useFollowing(scene.id, gestures);
+    const folded = useWork((state) => state.folded);
     useEffect(() => {
         document.title = `${scene.title} · Aumbrel`;
     }, [scene.title]);
@@ -71,7 +72,7 @@ function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
             <TopBar scene={scene} gestures={gestures} />
             <div className="flex min-h-0 flex-1">
                 <Course />
-                <div className="flex w-[296px] shrink-0 flex-col border-r border-well bg-panel">
+                <div className={folded ? 'hidden' : 'flex w-[272px] shrink-0 flex-col border-r border-well bg-panel'}>
                     <Region name="The compass">
                         <Compass scene={scene} gestures={gestures} />
                     </Region>
@@ -87,9 +88,11 @@ function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
             <Region name="The tools">
                 <ToolRow scene={scene} gestures={gestures} />
             </Region>
-            <Region name="The desk">
-                <Desk scene={scene} gestures={gestures} />
-            </Region>
+            {!folded && (
+                <Region name="The desk">
+                    <Desk scene={scene} gestures={gestures} />
+                </Region>
+            )}
             <ConsequenceSheet scene={scene} gestures={gestures} />
             <ExportSheet scene={scene} />
             <KeysSheet />

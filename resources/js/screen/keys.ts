@@ -24,6 +24,7 @@ export const keyList: [string, string][] = [
     ['K, held', 'Clean look, without handles'],
     ['V', 'Value view, clipping, as it is'],
     ['L', 'What the chosen strip alone adds'],
+    ['W', 'Fold bench and desk away, or show them'],
     ['D', 'Duplicate'],
     ['Delete', 'Delete the strip'],
     ['Ctrl or Cmd with Z', 'Undo; with shift redo'],
@@ -132,6 +133,9 @@ function press(key: string, scene: Scene, gestures: Gestures): boolean {
         }
         case 'l':
             work.see('alone');
+            return true;
+        case 'w':
+            work.fold(!useWork.getState().folded);
             return true;
         case 'f':
             work.stand(null);

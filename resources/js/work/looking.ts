@@ -1,5 +1,6 @@
 import type { Outlines, StageLines, Values } from '../api/types';
-import { set } from './slice';
+import { keep, type Arrangement } from './arrangement';
+import { set, useWork } from './slice';
 import type { Camera, Seeing, Step, Work } from './state';
 
 /** The lines that a draft brings. */
@@ -34,11 +35,21 @@ export const looking = {
     step: (step: Step) => set({ step }),
 };
 
+/** Divides the room, and remembers it. */
+function arrange(change: Partial<Arrangement>): void {
+    set(change);
+    const { deskOpen, folded, compassOpen } = useWork.getState();
+    keep({ deskOpen, folded, compassOpen });
+}
+
 /** What is open beside the view. */
 export const panels = {
     keys: (keysOpen: boolean) => set({ keysOpen }),
     exporting: (exportOpen: boolean) => set({ exportOpen }),
     readings: (readingsOpen: boolean) => set({ readingsOpen }),
     modes: (modesOpen: boolean) => set({ modesOpen }),
-    compass: (compassOpen: boolean) => set({ compassOpen }),
+    compass: (compassOpen: boolean) => arrange({ compassOpen }),
+    desk: (deskOpen: boolean) => arrange({ deskOpen }),
+    /** All room for the picture, or bench and desk too. */
+    fold: (folded: boolean) => arrange({ folded }),
 };

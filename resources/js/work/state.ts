@@ -1,3 +1,4 @@
+import type { Arrangement } from './arrangement';
 import type { Changes, Noticed, Outlines, Point, StageLines, Stroke, Values } from '../api/types';
 
 export type Tool = 'move' | 'paint' | 'outline' | 'pick' | 'pan';
@@ -28,7 +29,7 @@ export type Step = (typeof course)[number];
 export type Camera = { centre: Point; zoom: number } | null;
 
 /** All that this window knows beside the scene as it is written. */
-export type Work = {
+export type Work = Arrangement & {
     chosen: string | null;
     /** The mask whose handles are shown, instead of the strip's own. */
     mask: string | null;
@@ -59,7 +60,6 @@ export type Work = {
     /** What the core noticed in the last draft. */
     noticed: Partial<Noticed>;
     readingsOpen: boolean;
-    compassOpen: boolean;
     step: Step;
     camera: Camera;
     /** What the hand is changing right now, by strip: shown as drafts, written when it lets go. */
@@ -112,7 +112,9 @@ export const fresh: Work = {
     trail: [],
     noticed: {},
     readingsOpen: false,
-    compassOpen: true,
+    deskOpen: false,
+    folded: false,
+    compassOpen: null,
     step: 'Light',
     camera: null,
     hand: {},

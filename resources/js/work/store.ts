@@ -1,3 +1,4 @@
+import { kept } from './arrangement';
 import { choosing } from './choosing';
 import { hand } from './hand';
 import { looking, panels } from './looking';
@@ -8,4 +9,4 @@ export { useWork } from './slice';
 export { course, type BrushSettings, type Camera, type Drawing, type Marking, type PickSettings, type Placing, type Seeing, type Step, type Tool } from './state';
 
 /** Every way in which the state of this window changes. */
-export const work = { reset: () => set(fresh), ...choosing, ...hand, ...looking, ...panels };
+export const work = { reset: () => set({ ...fresh, ...kept() }), ...choosing, ...hand, ...looking, ...panels };

@@ -1,6 +1,6 @@
 import { afterEach, expect, test, vi } from 'vitest';
 import { api, FrameReader } from '../api/client';
-import { lensOf, panned, restScale, toScene, toView, windowOf, zoomedAt } from '../work/camera';
+import { inReach, lensOf, panned, restScale, toScene, toView, windowOf, zoomedAt } from '../work/camera';
 import { PictureLoop, type Shown, type Wanted } from './pictureLoop';
 
 const scene = { width: 1600, height: 1000 };
@@ -98,6 +98,15 @@ test('an older picture never comes after a newer one', async () => {
     answers[0]?.answer();
     await moment();
     expect(shown.map((next) => next.since)).toEqual([2]);
+});
+
+test('a grip that would lie outside the view can still be grabbed at its border', () => {
+    const lens = lensOf({ centre: [100, 50], zoom: 2 }, { width: 200, height: 100 }, { width: 300, height: 200 });
+    expect(inReach(lens, [100, 50])).toEqual([100, 50]);
+    expect(toView(lens, inReach(lens, [100, -80]))).toEqual([150, 12]);
+    expect(toView(lens, inReach(lens, [500, 500]))).toEqual([288, 188]);
+    // where nobody knows how large the view is everything stays
+    expect(inReach({ zoom: 2, origin: [0, 0] }, [-5, 900])).toEqual([-5, 900]);
 });
 
 test('drafts get smaller when they are slow, but not for the first one of a size, which makes what the others use', async () => {

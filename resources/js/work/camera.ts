@@ -16,13 +16,24 @@ const MOST_ZOOM = 16;
 /** Pictures at rest have at most this many pixels, however dense the screen is. */
 const MOST_PIXELS = 1_500_000;
 
-/** How scene pixels fall on the view: CSS pixel = origin + scene pixel x zoom. */
-export type Lens = { zoom: number; origin: Point };
+/** A grip whose middle is further from the border of the view than this can be taken. */
+const IN_REACH = 12;
+
+/** How scene pixels fall on the view: CSS pixel = origin + scene pixel x zoom; and how large that is, where it is known. */
+export type Lens = { zoom: number; origin: Point; view?: Size };
 
 export function lensOf(camera: Camera, scene: Size, view: Size): Lens {
     const zoom = camera?.zoom ?? Math.min((view.width - 2 * MARGIN) / scene.width, (view.height - 2 * MARGIN) / scene.height);
     const [x, y] = camera?.centre ?? [scene.width / 2, scene.height / 2];
-    return { zoom, origin: [Math.round(view.width / 2 - x * zoom), Math.round(view.height / 2 - y * zoom)] };
+    return { zoom, origin: [Math.round(view.width / 2 - x * zoom), Math.round(view.height / 2 - y * zoom)], view };
+}
+
+/** The place of the view's that is nearest to a point and can be grabbed; the point itself where that can. */
+export function inReach(lens: Lens, point: Point): Point {
+    const { width, height } = lens.view ?? { width: Infinity, height: Infinity };
+    const [x, y] = toView(lens, point);
+    const near: Point = [clamp(x, Math.min(IN_REACH, width / 2), Math.max(width - IN_REACH, width / 2)), clamp(y, Math.min(IN_REACH, height / 2), Math.max(height - IN_REACH, height / 2))];
+    return lens.view && (near[0] !== x || near[1] !== y) ? toScene(lens, near) : point;
 }
 
 export function toView(lens: Lens, [x, y]: Point): Point {

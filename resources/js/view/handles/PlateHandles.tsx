@@ -4,7 +4,7 @@ import { mapped } from '../../work/ground';
 import { allowed } from '../../work/ranges';
 import { everyStrip, numberOf, pointOf } from '../../work/strips';
 import { useWork } from '../../work/store';
-import { toView } from '../../work/camera';
+import { inReach, toView } from '../../work/camera';
 import { startDrag, startDragOf, type Held } from './drag';
 import { Grip, Line, Tag } from './parts';
 import { snapped, type Guides } from './snap';
@@ -48,7 +48,7 @@ export function PlateHandles(props: StripHandleProps) {
     const corners = (fit ?? own).map(toScene);
     const top: Point = [((corners[0]?.[0] ?? 0) + (corners[1]?.[0] ?? 0)) / 2, ((corners[0]?.[1] ?? 0) + (corners[1]?.[1] ?? 0)) / 2];
     const out = 30 / lens.zoom;
-    const turner: Point = [top[0] - Math.sin(turn) * out, top[1] - Math.cos(turn) * out];
+    const turner = inReach(lens, [top[0] - Math.sin(turn) * out, top[1] - Math.cos(turn) * out]);
     const distance = (point: Point) => Math.max(1e-6, Math.hypot(point[0] - place[0], point[1] - place[1]));
     const angle = (point: Point) => (-Math.atan2(point[1] - place[1], point[0] - place[0]) * 180) / Math.PI;
     const drag = (label: string, values: (at: Point, from: Point, held: Held) => Values) => (event: React.PointerEvent<Element>) =>

@@ -135,6 +135,25 @@ it('decodes in a process of its own while the others render, tells how far it is
     expect($stand['withdrawn'])->toBeGreaterThan(0)->and(glob(config('aumbrel.pictures').'/'.hash_file('sha256', largePicture()).'*'))->toBe([]);
 });
 
+it('keeps nobody from rendering while it waits for its turn', function (): void {
+    $pool = pool();
+    $folder = Folder::of('queueing');
+    $request = asked(addSpot(aScene()), 20.0);
+    $rows = $request->window()->rows;
+    // more than are decoded at a time, so that some wait while miniatures are rendered
+    $taking = array_map(fn (int $k) => $pool->errand((new TakeIn(largePicture(), "{$k}.png", "{$folder}/{$k}"))->pack(), new Ticket(Priority::Intake, "intake {$k}", 0)), range(1, 4));
+    $waiting = $pool->begin($request->bands([intdiv($rows, 2), $rows - intdiv($rows, 2)]), ticket(Priority::Contribution, 'miniatures', 1));
+    for ($k = 0, $stand = $pool->stand(); $k < 400 && $stand['busy'] < 4; $k++) {
+        usleep(2_000);
+        $stand = $pool->stand();
+    }
+    expect($stand['busy'])->toBe(4)->and($stand['waiting'])->toBeGreaterThan(0);
+    expect(array_map(fn (?string $answer): string => $answer[0], all($waiting)))->each->toBe('P')->and($pool->stand()['withdrawn'])->toBe(0);
+    foreach ($taking as $one) {
+        expect(all($one))->toBe([Answer::Took->value.'null']);
+    }
+});
+
 it('ends in the middle when it is told to', function (): void {
     $folder = Folder::of('taking');
     $steps = 0;

@@ -23,7 +23,7 @@ final class Dispatcher
     /** Whoever waits hears at least this often that the work goes on. */
     private const WORKING_SECONDS = 1.0;
 
-    /** What can wait is begun only when nothing else was asked for or done so long: between two drafts of a drag it would be in the way. */
+    /** What can wait is begun only when nothing urgent was begun or done so long: between two drafts of a drag it would be in the way. */
     private const REST_SECONDS = 0.25;
 
     private const MOST_VIEWS = 1000;
@@ -56,7 +56,7 @@ final class Dispatcher
 
     private float $saidWorking = 0.0;
 
-    /** When something that cannot wait was last begun or done. */
+    /** When something urgent was last begun or done. */
     private float $lastUrgent = 0.0;
 
     /** @var array{rows: int, painted: int, withdrawn: int, dropped: int} since the start; rows also of pictures that were withdrawn */
@@ -302,12 +302,12 @@ final class Dispatcher
         return array_filter($this->workers, fn (array $worker): bool => $worker['seat'] !== self::NO_SEAT && ($ticket->band === null || $worker['seat'] === $ticket->band % $this->processes));
     }
 
-    /** Puts off what can wait, where it keeps a process from what somebody is waiting for. */
+    /** Puts off what can wait, where it keeps a process from what is urgent. */
     private function makeRoom(Ticket $ticket): void
     {
         $busy = $this->mayTake($ticket);
         // one that was told to stop is as good as free
-        if ($ticket->priority->canWait() || array_filter($busy, static fn (array $worker): bool => $worker['errand'] !== null && $worker['caller'] === null) !== []) {
+        if (! $ticket->priority->isUrgent() || array_filter($busy, static fn (array $worker): bool => $worker['errand'] !== null && $worker['caller'] === null) !== []) {
             return;
         }
         foreach ($busy as $id => ['caller' => $caller, 'payload' => $payload]) {
@@ -323,7 +323,7 @@ final class Dispatcher
 
     private function noteUrgent(?Ticket $ticket): void
     {
-        if ($ticket !== null && ! $ticket->priority->canWait()) {
+        if ($ticket?->priority->isUrgent() === true) {
             $this->lastUrgent = microtime(true);
         }
     }

@@ -14,7 +14,13 @@ enum Priority: int
     /** A picture to be decoded, by a process of its own. */
     case Intake = 3;
 
-    /** Whether it gives way to what somebody waits for, and is begun again after it. */
+    /** Whether it is for the view, where somebody is looking. */
+    public function isUrgent(): bool
+    {
+        return $this === self::Draft || $this === self::Settled;
+    }
+
+    /** Whether it gives way to what is urgent, and is begun again after it. */
     public function canWait(): bool
     {
         return $this === self::Contribution;

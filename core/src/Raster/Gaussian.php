@@ -55,7 +55,7 @@ final class Gaussian
     private static function direct(array $plane, float $sigma, int $lines, int $length, int $apart, int $stride): array
     {
         $weights = array_fill(0, self::MOST_DIRECT + 1, 0.0);
-        for ($k = 0, $radius = ceil(self::REACH * $sigma); $k <= $radius; $k++) {
+        for ($k = 0, $last = ceil(self::REACH * $sigma); $k <= $last; $k++) {
             $weights[$k] = exp(-$k * $k / (2 * $sigma * $sigma));
         }
         $sum = 2 * array_sum($weights) - $weights[0];

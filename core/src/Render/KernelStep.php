@@ -57,7 +57,7 @@ final readonly class KernelStep implements RowStep
     }
 
     /** @return array{int, int} the columns where there is anything to do on a row, from and before */
-    public function columns(float $y): array
+    private function columns(float $y): array
     {
         if ($this->extent === null) {
             return [0, $this->window->columns];

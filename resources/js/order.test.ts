@@ -5,7 +5,7 @@ import { expect, test } from 'vitest';
 /*
  * The folders of the interface have an order: each imports only from those before it. `docs/architecture.md` says why.
  */
-const ORDER = ['api', 'generated', 'ui', 'pen', 'work', 'controls', 'readings', 'compass', 'bench', 'desk', 'view', 'export', 'scenes', 'screen'];
+const ORDER = ['api', 'generated', 'ui', 'pen', 'session', 'controls', 'readings', 'compass', 'bench', 'desk', 'view', 'export', 'scenes', 'screen'];
 
 const root = resolve(import.meta.dirname);
 
@@ -35,6 +35,6 @@ test('folders import from those below', () => {
 });
 
 test('the state changes through named actions only', () => {
-    const outside = files(root).filter((file) => !relative(root, file).startsWith('work/') && !file.endsWith('order.test.ts'));
-    expect(outside.filter((file) => /useWork\.setState|from '[./]+work\/slice'/.test(readFileSync(file, 'utf8'))).map((file) => relative(root, file))).toEqual([]);
+    const outside = files(root).filter((file) => !relative(root, file).startsWith('session/') && !file.endsWith('order.test.ts'));
+    expect(outside.filter((file) => /useWork\.setState|from '[./]+session\/slice'/.test(readFileSync(file, 'utf8'))).map((file) => relative(root, file))).toEqual([]);
 });

@@ -1,6 +1,6 @@
 import { stopsScale } from '../controls/Fader';
 import { NumberField } from '../controls/NumberField';
-import type { Gestures } from '../work/gestures';
+import type { Gestures } from '../session/gestures';
 import { thingHand } from './hands';
 
 /** The level of a light or of a source, in stops. */

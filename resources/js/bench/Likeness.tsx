@@ -1,9 +1,9 @@
 import type { Scene, Strip } from '../api/types';
 import { ChoiceField } from '../controls/ChoiceField';
 import { Section } from '../controls/Section';
-import type { Gestures } from '../work/gestures';
-import { everyStrip } from '../work/strips';
-import { work } from '../work/store';
+import type { Gestures } from '../session/gestures';
+import { everyStrip } from '../session/strips';
+import { work } from '../session/store';
 
 const LINE = 'a line';
 

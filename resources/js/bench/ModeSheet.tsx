@@ -7,9 +7,9 @@ import { picturesOf } from '../ui/smallPictures';
 import { modeGroups } from '../generated/catalogue';
 import { SmallPicture } from '../ui/SmallPicture';
 import { sayError } from '../ui/notices';
-import { lensOf, windowOf } from '../work/camera';
-import type { Gestures } from '../work/gestures';
-import { useWork, work } from '../work/store';
+import { lensOf, windowOf } from '../session/camera';
+import type { Gestures } from '../session/gestures';
+import { useWork, work } from '../session/store';
 
 /** How wide a small picture is, px; what is looked at is shown in it. */
 const WIDTH = 112;

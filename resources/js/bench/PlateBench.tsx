@@ -3,8 +3,8 @@ import type { ReactNode } from 'react';
 import { api } from '../api/client';
 import type { Scene, Strip } from '../api/types';
 import { Action } from '../controls/Action';
-import type { Gestures } from '../work/gestures';
-import { useWork, work } from '../work/store';
+import type { Gestures } from '../session/gestures';
+import { useWork, work } from '../session/store';
 
 export function BaseActions({ strip, gestures }: { strip: Strip; gestures: Gestures }) {
     return (

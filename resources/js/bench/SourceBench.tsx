@@ -4,10 +4,10 @@ import { Action } from '../controls/Action';
 import { Section } from '../controls/Section';
 import { ValueControl } from '../controls/ValueControl';
 import { sourceKinds, stripKinds } from '../generated/catalogue';
-import type { Gestures } from '../work/gestures';
-import { everyStrip } from '../work/strips';
-import { sourceName } from '../work/things';
-import { useWork, work } from '../work/store';
+import type { Gestures } from '../session/gestures';
+import { everyStrip } from '../session/strips';
+import { sourceName } from '../session/things';
+import { useWork, work } from '../session/store';
 import { valueHand } from './hands';
 import { LevelField } from './LevelField';
 

@@ -4,9 +4,9 @@ import { LightColourField } from '../controls/LightColourField';
 import { NumberField } from '../controls/NumberField';
 import { Row } from '../controls/Row';
 import { Section } from '../controls/Section';
-import type { Gestures } from '../work/gestures';
-import { AMBIENT, STAGE } from '../work/things';
-import { useWork, work, type Marking } from '../work/store';
+import type { Gestures } from '../session/gestures';
+import { AMBIENT, STAGE } from '../session/things';
+import { useWork, work, type Marking } from '../session/store';
 import { thingHand } from './hands';
 
 const HINTS: Partial<Record<Exclude<Marking, null>, string>> = {

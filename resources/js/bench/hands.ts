@@ -1,7 +1,7 @@
 import type { Parameter, StripChange, Value } from '../api/types';
 import type { Hand } from '../controls/hand';
-import type { Gestures } from '../work/gestures';
-import { work } from '../work/store';
+import type { Gestures } from '../session/gestures';
+import { work } from '../session/store';
 
 /** How a field hands on what is done to a thing: a strip, a source, the stage. */
 export function thingHand<T>(name: string, gestures: Gestures, label: string, change: (value: T) => StripChange): Hand<T> {

@@ -1,10 +1,10 @@
 import type { Point, Scene, Sight, Strip, StripChange } from '../api/types';
-import type { Gestures } from '../work/gestures';
-import { everyStrip } from '../work/strips';
-import { sourceOf } from '../work/things';
-import { useWork, work, type Step } from '../work/store';
+import type { Gestures } from '../session/gestures';
+import { everyStrip } from '../session/strips';
+import { sourceOf } from '../session/things';
+import { useWork, work, type Step } from '../session/store';
 import { follow } from '../ui/pointer';
-import { arcBetween, fromDial, onDial, turnTo } from '../work/dial';
+import { arcBetween, fromDial, onDial, turnTo } from '../session/dial';
 
 const RADIUS = 48;
 

@@ -3,9 +3,9 @@ import type { ReactNode } from 'react';
 import type { Scene } from '../api/types';
 import { sourceKinds } from '../generated/catalogue';
 import { hintOf } from '../ui/kelvin';
-import { colourOf } from '../work/strips';
-import { everySource, sourceName, STAGE } from '../work/things';
-import { useWork, work } from '../work/store';
+import { colourOf } from '../session/strips';
+import { everySource, sourceName, STAGE } from '../session/things';
+import { useWork, work } from '../session/store';
 
 const ICONS: Record<string, typeof Lamp> = { lamp: Lamp, sun: Sun };
 

@@ -1,5 +1,5 @@
 import type { FoundBearing, Value } from '../api/types';
-import { useWork, work } from '../work/store';
+import { useWork, work } from '../session/store';
 import { Action, Forget } from './Action';
 import { Draw } from './Draw';
 import type { ValueProps } from './hand';

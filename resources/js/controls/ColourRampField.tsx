@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import type { ColourStop } from '../api/types';
-import { reversed, withOneMore } from '../work/stops';
+import { reversed, withOneMore } from '../session/stops';
 import { NumberField } from './NumberField';
 import type { Hand, ValueProps } from './hand';
 import { StopColour } from './StopColour';

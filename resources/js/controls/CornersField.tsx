@@ -1,5 +1,5 @@
 import type { Value } from '../api/types';
-import { useWork, work } from '../work/store';
+import { useWork, work } from '../session/store';
 import { Action, Forget } from './Action';
 import type { ValueProps } from './hand';
 import { Row } from './Row';

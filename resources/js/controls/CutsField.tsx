@@ -1,5 +1,5 @@
 import type { Cut, Point } from '../api/types';
-import { numberOf, pointOf } from '../work/strips';
+import { numberOf, pointOf } from '../session/strips';
 import { Action, Forget } from './Action';
 import type { ValueProps } from './hand';
 import { NumberField } from './NumberField';

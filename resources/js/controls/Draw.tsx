@@ -1,4 +1,4 @@
-import { useWork, work, type Drawing } from '../work/store';
+import { useWork, work, type Drawing } from '../session/store';
 import { Action } from './Action';
 
 /** Begins to draw a line on the picture. */

@@ -1,6 +1,6 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { levelRange } from '../generated/catalogue';
-import { clamp } from '../work/strips';
+import { clamp } from '../session/strips';
 import { follow } from '../ui/pointer';
 import { figure } from '../ui/words';
 

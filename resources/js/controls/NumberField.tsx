@@ -2,7 +2,7 @@ import { RotateCcw } from 'lucide-react';
 import { useId } from 'react';
 import { follow } from '../ui/pointer';
 import { figure } from '../ui/words';
-import { clamp } from '../work/strips';
+import { clamp } from '../session/strips';
 import type { Hand, ValueProps } from './hand';
 import { Row } from './Row';
 import { understood, useTyping } from './typing';

@@ -1,4 +1,4 @@
-import { everyStrip } from '../work/strips';
+import { everyStrip } from '../session/strips';
 import { ChoiceField } from './ChoiceField';
 import type { ValueProps } from './hand';
 

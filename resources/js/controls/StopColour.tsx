@@ -1,4 +1,4 @@
-import { withStop } from '../work/stops';
+import { withStop } from '../session/stops';
 import type { Hand } from './hand';
 import { Row } from './Row';
 

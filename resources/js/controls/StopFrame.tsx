@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { withStop } from '../work/stops';
-import { clamp } from '../work/strips';
+import { withStop } from '../session/stops';
+import { clamp } from '../session/strips';
 import type { Hand } from './hand';
 import { NumberField } from './NumberField';
 

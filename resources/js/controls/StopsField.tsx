@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import type { Stop } from '../api/types';
-import { reversed, stopsOf, withOneMore } from '../work/stops';
+import { reversed, stopsOf, withOneMore } from '../session/stops';
 import type { Hand, ValueProps } from './hand';
 import { NumberField } from './NumberField';
 import { MOST_STOPS, shareOf, StopFrame } from './StopFrame';

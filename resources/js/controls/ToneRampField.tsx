@@ -1,6 +1,6 @@
 import { Plus, RotateCcw } from 'lucide-react';
 import type { ToneStop } from '../api/types';
-import { colourOf } from '../work/strips';
+import { colourOf } from '../session/strips';
 import type { Hand, ValueProps } from './hand';
 import { Row } from './Row';
 import { StopColour } from './StopColour';

@@ -1,5 +1,5 @@
 import type { Parameter, Scene, Thing, Value } from '../api/types';
-import type { Gestures } from '../work/gestures';
+import type { Gestures } from '../session/gestures';
 
 /** How a field hands on what is done to it. */
 export type Hand<T> = {

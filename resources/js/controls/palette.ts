@@ -1,5 +1,5 @@
 import type { Scene } from '../api/types';
-import { everyStrip } from '../work/strips';
+import { everyStrip } from '../session/strips';
 
 const KEPT = 'aumbrel colours';
 

@@ -1,10 +1,10 @@
 import { useCallback, useRef, useState } from 'react';
 import type { Scene, Strip } from '../api/types';
 import { follow } from '../ui/pointer';
-import type { Gestures } from '../work/gestures';
-import { everyStrip } from '../work/strips';
-import { useReadings } from '../work/readings';
-import { useWork, work } from '../work/store';
+import type { Gestures } from '../session/gestures';
+import { everyStrip } from '../session/strips';
+import { useReadings } from '../session/readings';
+import { useWork, work } from '../session/store';
 import { Shelf } from './Shelf';
 import { StripCard } from './StripCard';
 import { useContributions } from './useContributions';

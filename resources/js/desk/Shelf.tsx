@@ -3,10 +3,10 @@ import { Popover } from 'radix-ui';
 import { useRef, useState } from 'react';
 import type { Scene, StripKind } from '../api/types';
 import { stripKinds } from '../generated/catalogue';
-import type { Gestures } from '../work/gestures';
-import { lookedAt } from '../work/camera';
-import { isPart } from '../work/things';
-import { course, useWork, work } from '../work/store';
+import type { Gestures } from '../session/gestures';
+import { lookedAt } from '../session/camera';
+import { isPart } from '../session/things';
+import { course, useWork, work } from '../session/store';
 import { accents, KindIcon } from '../controls/icons';
 
 /** Kinds that come about in another way than from the shelf. */

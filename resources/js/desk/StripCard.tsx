@@ -4,9 +4,9 @@ import { linearModes } from '../generated/catalogue';
 import { hintOf } from '../ui/kelvin';
 import { SmallPicture } from '../ui/SmallPicture';
 import { figure } from '../ui/words';
-import type { Gestures } from '../work/gestures';
-import { colourOf, isLight } from '../work/strips';
-import { useWork, work } from '../work/store';
+import type { Gestures } from '../session/gestures';
+import { colourOf, isLight } from '../session/strips';
+import { useWork, work } from '../session/store';
 import { Fader, faded, percentScale, stopsScale } from '../controls/Fader';
 import { accents, KindIcon, maskHint } from '../controls/icons';
 

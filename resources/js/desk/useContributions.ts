@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import type { Scene } from '../api/types';
 import { picturesOf } from '../ui/smallPictures';
-import { useWork } from '../work/store';
+import { useWork } from '../session/store';
 
 /** What each strip alone adds or takes away, as small pictures; asked for when the hand rests. */
 export function useContributions(scene: Scene): Map<string, ImageData> {

@@ -5,7 +5,7 @@ import { api } from '../api/client';
 import type { Export, Scene } from '../api/types';
 import { sayError } from '../ui/notices';
 import { megabytes } from '../ui/words';
-import { useWork, work } from '../work/store';
+import { useWork, work } from '../session/store';
 
 const FORMATS = [
     { key: 'png8', label: 'PNG, 8 bit', format: 'png', bits: 8 },

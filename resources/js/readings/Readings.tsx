@@ -1,8 +1,8 @@
 import { Popover } from 'radix-ui';
 import type { Scene } from '../api/types';
-import type { Gestures } from '../work/gestures';
-import { useReadings } from '../work/readings';
-import { useWork, work } from '../work/store';
+import type { Gestures } from '../session/gestures';
+import { useReadings } from '../session/readings';
+import { useWork, work } from '../session/store';
 
 /** What the core has noticed, each with its mends. */
 export function Readings({ scene, gestures }: { scene: Scene; gestures: Gestures }) {

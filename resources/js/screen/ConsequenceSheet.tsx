@@ -6,8 +6,8 @@ import type { Scene } from '../api/types';
 import { picturesOf } from '../ui/smallPictures';
 import { SmallPicture } from '../ui/SmallPicture';
 import { figure } from '../ui/words';
-import type { Gestures } from '../work/gestures';
-import { useWork, work } from '../work/store';
+import type { Gestures } from '../session/gestures';
+import { useWork, work } from '../session/store';
 
 /** What belongs to a source: small pictures of what each strip would add; what is ticked arrives on the desk. */
 export function ConsequenceSheet({ scene, gestures }: { scene: Scene; gestures: Gestures }) {

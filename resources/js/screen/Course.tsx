@@ -1,4 +1,4 @@
-import { course, useWork, work } from '../work/store';
+import { course, useWork, work } from '../session/store';
 
 /** The order of work. It locks nothing; it decides what is offered first. */
 export function Course() {

@@ -1,6 +1,6 @@
 import { Dialog } from 'radix-ui';
 import { keyList } from './keys';
-import { useWork, work } from '../work/store';
+import { useWork, work } from '../session/store';
 
 export function KeysSheet() {
     const open = useWork((state) => state.keysOpen);

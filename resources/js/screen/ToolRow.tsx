@@ -3,9 +3,9 @@ import { OneOf } from '../controls/OneOf';
 import { pressures, stripKinds } from '../generated/catalogue';
 import { Readings } from '../readings/Readings';
 import { groundFor, isOfLines, paintTarget } from '../view/tools/target';
-import type { Gestures } from '../work/gestures';
-import { everyStrip } from '../work/strips';
-import { useWork, work, type Seeing, type Tool } from '../work/store';
+import type { Gestures } from '../session/gestures';
+import { everyStrip } from '../session/strips';
+import { useWork, work, type Seeing, type Tool } from '../session/store';
 
 const TOOLS: { tool: Tool; label: string; key: string }[] = [
     { tool: 'move', label: 'Move', key: 'E' },

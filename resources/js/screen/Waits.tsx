@@ -1,6 +1,6 @@
 import { useLasting } from '../ui/lasting';
 import { waiting } from '../ui/words';
-import { useWaiting } from '../work/outbox';
+import { useWaiting } from '../session/outbox';
 
 /** Nothing is said of what is written within this time. */
 const QUIET_MS = 700;

@@ -14,14 +14,14 @@ import { go } from '../ui/route';
 import { View } from '../view/View';
 import { ConsequenceSheet } from './ConsequenceSheet';
 import { Course } from './Course';
-import { useFollowing } from '../work/following';
-import { useGestures, type Gestures } from '../work/gestures';
+import { useFollowing } from '../session/following';
+import { useGestures, type Gestures } from '../session/gestures';
 import { KeysSheet } from './KeysSheet';
 import { useKeys } from './keys';
 import { ToolRow } from './ToolRow';
 import { Region } from '../ui/Region';
 import { Waits } from './Waits';
-import { useWork, work } from '../work/store';
+import { useWork, work } from '../session/store';
 
 /** The work screen: the course and the bench at the left, the view, the desk below. */
 export function WorkScreen({ sceneId }: { sceneId: string }) {

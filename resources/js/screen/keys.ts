@@ -1,9 +1,9 @@
 import { useEffect } from 'react';
 import type { Scene, Strip } from '../api/types';
-import type { Gestures } from '../work/gestures';
-import { everyStrip } from '../work/strips';
-import { sourceName, sourceOf } from '../work/things';
-import { course, useWork, work } from '../work/store';
+import type { Gestures } from '../session/gestures';
+import { everyStrip } from '../session/strips';
+import { sourceName, sourceOf } from '../session/things';
+import { course, useWork, work } from '../session/store';
 
 export const keyList: [string, string][] = [
     ['1 – 6', 'Step of the course'],

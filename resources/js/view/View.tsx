@@ -2,12 +2,12 @@ import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, typ
 import { api, Refused } from '../api/client';
 import type { Point, Scene } from '../api/types';
 import { follow } from '../ui/pointer';
-import type { Gestures } from '../work/gestures';
-import { everyStrip } from '../work/strips';
-import { nudged } from '../work/nudge';
-import { AMBIENT, everySource, sourceName, sourceOf, STAGE } from '../work/things';
-import { useWork, work, type Seeing } from '../work/store';
-import { lensOf, panned, restScale, toScene, windowOf, zoomedAt, type Size } from '../work/camera';
+import type { Gestures } from '../session/gestures';
+import { everyStrip } from '../session/strips';
+import { nudged } from '../session/nudge';
+import { AMBIENT, everySource, sourceName, sourceOf, STAGE } from '../session/things';
+import { useWork, work, type Seeing } from '../session/store';
+import { lensOf, panned, restScale, toScene, windowOf, zoomedAt, type Size } from '../session/camera';
 import { Handles } from './handles/Handles';
 import { ToolLayer } from './tools/ToolLayer';
 import { PictureLoop, type Shown } from './pictureLoop';

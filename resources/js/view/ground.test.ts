@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Point, Strip } from '../api/types';
-import { groundOf, mapped } from '../work/ground';
+import { groundOf, mapped } from '../session/ground';
 import { snapped } from './handles/snap';
 
 const scene = { width: 1600, height: 1000 };

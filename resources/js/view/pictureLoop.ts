@@ -1,5 +1,5 @@
 import { api, Refused, type Frame, type Looked, type PictureHead } from '../api/client';
-import type { Rect } from '../work/camera';
+import type { Rect } from '../session/camera';
 
 /** What the view wants to see. */
 export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before' | 'mask' | 'tint' | 'as' | 'alone'> & {

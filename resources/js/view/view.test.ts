@@ -1,6 +1,6 @@
 import { afterEach, expect, test, vi } from 'vitest';
 import { api, FrameReader } from '../api/client';
-import { inReach, lensOf, panned, restScale, toScene, toView, windowOf, zoomedAt } from '../work/camera';
+import { inReach, lensOf, panned, restScale, toScene, toView, windowOf, zoomedAt } from '../session/camera';
 import { PictureLoop, type Shown, type Wanted } from './pictureLoop';
 
 const scene = { width: 1600, height: 1000 };

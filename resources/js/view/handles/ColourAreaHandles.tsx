@@ -1,6 +1,6 @@
 import type { Point } from '../../api/types';
-import { everyStrip, pointOf } from '../../work/strips';
-import { groundOf, plateOf } from '../../work/ground';
+import { everyStrip, pointOf } from '../../session/strips';
+import { groundOf, plateOf } from '../../session/ground';
 import { startDrag } from './drag';
 import { Grip } from './parts';
 import type { MaskHandleProps } from './types';

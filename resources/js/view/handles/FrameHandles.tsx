@@ -1,6 +1,6 @@
 import type { Point, StripChange, Values } from '../../api/types';
-import { numberOf, pointOf } from '../../work/strips';
-import { toView } from '../../work/camera';
+import { numberOf, pointOf } from '../../session/strips';
+import { toView } from '../../session/camera';
 import { startDrag } from './drag';
 import { Grip, Line } from './parts';
 import type { MaskHandleProps, StripHandleProps } from './types';

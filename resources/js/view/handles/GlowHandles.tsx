@@ -1,7 +1,7 @@
 import type { Point, Shell, StripChange, Values } from '../../api/types';
-import { allowed } from '../../work/ranges';
-import { numberOf, pointOf } from '../../work/strips';
-import { sourceName } from '../../work/things';
+import { allowed } from '../../session/ranges';
+import { numberOf, pointOf } from '../../session/strips';
+import { sourceName } from '../../session/things';
 import { startDrag } from './drag';
 import { Grip, Line } from './parts';
 import { apart, ring } from './ring';

@@ -1,8 +1,8 @@
-import { mapped } from '../../work/ground';
+import { mapped } from '../../session/ground';
 import type { Point, StripChange, Values } from '../../api/types';
-import { allowed } from '../../work/ranges';
-import { everyStrip, numberOf } from '../../work/strips';
-import { useWork } from '../../work/store';
+import { allowed } from '../../session/ranges';
+import { everyStrip, numberOf } from '../../session/strips';
+import { useWork } from '../../session/store';
 import { startDrag } from './drag';
 import { Grip, Line } from './parts';
 import type { StripHandleProps } from './types';

@@ -1,10 +1,10 @@
 import { createElement, type FunctionComponent } from 'react';
 import type { Scene } from '../../api/types';
-import type { Gestures } from '../../work/gestures';
-import { everyStrip } from '../../work/strips';
-import { STAGE, valuesInForce } from '../../work/things';
-import { useWork } from '../../work/store';
-import type { Lens, Size } from '../../work/camera';
+import type { Gestures } from '../../session/gestures';
+import { everyStrip } from '../../session/strips';
+import { STAGE, valuesInForce } from '../../session/things';
+import { useWork } from '../../session/store';
+import type { Lens, Size } from '../../session/camera';
 import { LinearHandles } from './LinearHandles';
 import { ColourAreaHandles } from './ColourAreaHandles';
 import { FrameHandles, TextureHandles } from './FrameHandles';

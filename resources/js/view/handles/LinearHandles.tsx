@@ -1,6 +1,6 @@
 import type { Point, StripChange, Values } from '../../api/types';
-import { stopsOf, withStop } from '../../work/stops';
-import { clamp, pointOf } from '../../work/strips';
+import { stopsOf, withStop } from '../../session/stops';
+import { clamp, pointOf } from '../../session/strips';
 import { startDrag, type Held } from './drag';
 import type { MaskHandleProps } from './types';
 import { Grip, GrabLine, Line } from './parts';

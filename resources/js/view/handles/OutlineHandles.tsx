@@ -1,6 +1,6 @@
 import type { Node, Point, StripChange } from '../../api/types';
-import { toView } from '../../work/camera';
-import { groundOf } from '../../work/ground';
+import { toView } from '../../session/camera';
+import { groundOf } from '../../session/ground';
 import { startDrag } from './drag';
 import { Grip } from './parts';
 import type { MaskHandleProps } from './types';

@@ -1,7 +1,7 @@
 import type { Point, StripChange, Values } from '../../api/types';
-import { allowed } from '../../work/ranges';
-import { numberOf, pointOf } from '../../work/strips';
-import { toView } from '../../work/camera';
+import { allowed } from '../../session/ranges';
+import { numberOf, pointOf } from '../../session/strips';
+import { toView } from '../../session/camera';
 import { startDrag } from './drag';
 import { Grip, Line } from './parts';
 import type { StripHandleProps } from './types';

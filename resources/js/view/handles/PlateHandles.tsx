@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { Changes, FoundBearing, Point, StripChange, Values } from '../../api/types';
-import { mapped } from '../../work/ground';
-import { allowed } from '../../work/ranges';
-import { everyStrip, numberOf, pointOf } from '../../work/strips';
-import { useWork } from '../../work/store';
-import { inReach, toView } from '../../work/camera';
+import { mapped } from '../../session/ground';
+import { allowed } from '../../session/ranges';
+import { everyStrip, numberOf, pointOf } from '../../session/strips';
+import { useWork } from '../../session/store';
+import { inReach, toView } from '../../session/camera';
 import { startDrag, startDragOf, type Held } from './drag';
 import { Grip, Line, Tag } from './parts';
 import { snapped, type Guides } from './snap';

@@ -1,6 +1,6 @@
 import type { Point, StripChange, Values } from '../../api/types';
-import { allowed } from '../../work/ranges';
-import { clamp, numberOf, pointOf } from '../../work/strips';
+import { allowed } from '../../session/ranges';
+import { clamp, numberOf, pointOf } from '../../session/strips';
 import { startDrag } from './drag';
 import type { MaskHandleProps } from './types';
 import { Grip, Line } from './parts';

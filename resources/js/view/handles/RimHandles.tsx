@@ -1,7 +1,7 @@
-import { mapped } from '../../work/ground';
-import { turnTo } from '../../work/dial';
-import { everyStrip, numberOf } from '../../work/strips';
-import { useWork } from '../../work/store';
+import { mapped } from '../../session/ground';
+import { turnTo } from '../../session/dial';
+import { everyStrip, numberOf } from '../../session/strips';
+import { useWork } from '../../session/store';
 import type { Point } from '../../api/types';
 import { startDrag } from './drag';
 import { Grip, Line } from './parts';

@@ -1,10 +1,10 @@
 import type { Scene, Source } from '../../api/types';
 import { hintOf } from '../../ui/kelvin';
-import { colourOf, numberOf } from '../../work/strips';
-import { everySource, sourceName } from '../../work/things';
-import { toView, type Lens } from '../../work/camera';
-import type { Gestures } from '../../work/gestures';
-import { useWork, work } from '../../work/store';
+import { colourOf, numberOf } from '../../session/strips';
+import { everySource, sourceName } from '../../session/things';
+import { toView, type Lens } from '../../session/camera';
+import type { Gestures } from '../../session/gestures';
+import { useWork, work } from '../../session/store';
 import { startDrag } from './drag';
 import { Tag } from './parts';
 

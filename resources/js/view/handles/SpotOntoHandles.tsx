@@ -1,6 +1,6 @@
 import type { Cut, Point, StripChange, Values } from '../../api/types';
-import { allowed } from '../../work/ranges';
-import { numberOf, pointOf } from '../../work/strips';
+import { allowed } from '../../session/ranges';
+import { numberOf, pointOf } from '../../session/strips';
 import { startDrag } from './drag';
 import { Grip, Line, Tag } from './parts';
 import type { StripHandleProps } from './types';

@@ -1,8 +1,8 @@
 import type { Floor, Point, Scene, StripChange, Wall } from '../../api/types';
-import type { Lens } from '../../work/camera';
-import type { Gestures } from '../../work/gestures';
-import { STAGE } from '../../work/things';
-import { useWork } from '../../work/store';
+import type { Lens } from '../../session/camera';
+import type { Gestures } from '../../session/gestures';
+import { STAGE } from '../../session/things';
+import { useWork } from '../../session/store';
 import { startDrag } from './drag';
 import { Grip, GrabLine, Line, Tag } from './parts';
 

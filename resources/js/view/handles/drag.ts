@@ -1,9 +1,9 @@
 import type { PointerEvent } from 'react';
 import { follow } from '../../ui/pointer';
 import type { Point } from '../../api/types';
-import { toScene, type Lens } from '../../work/camera';
-import { work } from '../../work/store';
-import type { Gestures } from '../../work/gestures';
+import { toScene, type Lens } from '../../session/camera';
+import { work } from '../../session/store';
+import type { Gestures } from '../../session/gestures';
 import type { Changes, StripChange } from '../../api/types';
 
 export type Held = { shift: boolean; alt: boolean };

@@ -1,6 +1,6 @@
 import type { PointerEvent } from 'react';
 import type { Point } from '../../api/types';
-import { toView, type Lens } from '../../work/camera';
+import { toView, type Lens } from '../../session/camera';
 
 type Shape = 'round' | 'square' | 'diamond' | 'ring';
 

@@ -1,5 +1,5 @@
 import type { Point } from '../../api/types';
-import type { Lens } from '../../work/camera';
+import type { Lens } from '../../session/camera';
 
 const PIECES = 72;
 

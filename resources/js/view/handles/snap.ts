@@ -1,5 +1,5 @@
 import type { Point } from '../../api/types';
-import type { Lens, Size } from '../../work/camera';
+import type { Lens, Size } from '../../session/camera';
 
 /** Where a plate has snapped to, in scene pixels; null where it has not. */
 export type Guides = { x: number | null; y: number | null };

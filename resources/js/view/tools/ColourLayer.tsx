@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { api } from '../../api/client';
 import { keepColour } from '../../controls/palette';
 import { sayError } from '../../ui/notices';
-import { useWork, work } from '../../work/store';
+import { useWork, work } from '../../session/store';
 import { placing } from './place';
 import type { LayerProps } from './types';
 

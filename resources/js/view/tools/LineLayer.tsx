@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { Point } from '../../api/types';
-import { work, type Drawing } from '../../work/store';
+import { work, type Drawing } from '../../session/store';
 import { follow } from '../../ui/pointer';
-import { groundOf } from '../../work/ground';
+import { groundOf } from '../../session/ground';
 import { Line } from '../handles/parts';
 import { placing } from './place';
 import type { StripLayerProps } from './types';

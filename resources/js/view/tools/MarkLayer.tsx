@@ -1,11 +1,11 @@
 import { useEffect, useState } from 'react';
 import type { Point, Scene, Wall } from '../../api/types';
 import { follow } from '../../ui/pointer';
-import { mapped } from '../../work/ground';
-import { everyStrip } from '../../work/strips';
-import { newKey } from '../../work/outbox';
-import { STAGE } from '../../work/things';
-import { useWork, work, type Marking } from '../../work/store';
+import { mapped } from '../../session/ground';
+import { everyStrip } from '../../session/strips';
+import { newKey } from '../../session/outbox';
+import { STAGE } from '../../session/things';
+import { useWork, work, type Marking } from '../../session/store';
 import { Grip, Line } from '../handles/parts';
 import { placing } from './place';
 import type { LayerProps } from './types';

@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
 import type { Node, Point } from '../../api/types';
-import { useWork } from '../../work/store';
+import { useWork } from '../../session/store';
 import { follow } from '../../ui/pointer';
-import { toView } from '../../work/camera';
-import { groundOf } from '../../work/ground';
+import { toView } from '../../session/camera';
+import { groundOf } from '../../session/ground';
 import { OutlineHandles, pathOf } from '../handles/OutlineHandles';
 import { placing } from './place';
 import { groundFor, isOfLines, joinOf } from './target';

@@ -2,10 +2,10 @@ import { useEffect, useRef, useState } from 'react';
 import type { Ground, Mask, Point, Strip, Stroke, Values } from '../../api/types';
 import { Pen, play, withPoint } from '../../pen/pen';
 import { stripKinds } from '../../generated/catalogue';
-import { useWork, work, type BrushSettings } from '../../work/store';
+import { useWork, work, type BrushSettings } from '../../session/store';
 import { follow } from '../../ui/pointer';
-import { toScene, toView, type Lens } from '../../work/camera';
-import { groundOf } from '../../work/ground';
+import { toScene, toView, type Lens } from '../../session/camera';
+import { groundOf } from '../../session/ground';
 import { inWords, paintTarget } from './target';
 import type { StripLayerProps } from './types';
 

@@ -1,7 +1,7 @@
-import { useWork } from '../../work/store';
+import { useWork } from '../../session/store';
 import { say } from '../../ui/notices';
-import { groundOf, plateOf } from '../../work/ground';
-import { everyStrip } from '../../work/strips';
+import { groundOf, plateOf } from '../../session/ground';
+import { everyStrip } from '../../session/strips';
 import { placing } from './place';
 import { groundFor, joinOf } from './target';
 import type { StripLayerProps } from './types';

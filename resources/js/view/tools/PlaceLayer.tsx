@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Point } from '../../api/types';
 import { follow } from '../../ui/pointer';
-import { lookedAt, toView } from '../../work/camera';
-import { useWork, work, type Placing } from '../../work/store';
+import { lookedAt, toView } from '../../session/camera';
+import { useWork, work, type Placing } from '../../session/store';
 import { Line } from '../handles/parts';
 import { placing as pointed } from './place';
 import type { LayerProps } from './types';

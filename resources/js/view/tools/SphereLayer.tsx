@@ -1,11 +1,11 @@
 import { useEffect, useRef } from 'react';
 import { api } from '../../api/client';
-import { useWork, work } from '../../work/store';
+import { useWork, work } from '../../session/store';
 import { follow } from '../../ui/pointer';
 import { sayError } from '../../ui/notices';
-import { mapped } from '../../work/ground';
-import { toView } from '../../work/camera';
-import { turnTo } from '../../work/dial';
+import { mapped } from '../../session/ground';
+import { toView } from '../../session/camera';
+import { turnTo } from '../../session/dial';
 import type { StripLayerProps } from './types';
 
 const SIZE = 148;

@@ -1,5 +1,5 @@
-import { everyStrip } from '../../work/strips';
-import { useWork } from '../../work/store';
+import { everyStrip } from '../../session/strips';
+import { useWork } from '../../session/store';
 import { ColourLayer } from './ColourLayer';
 import { LineLayer } from './LineLayer';
 import { MarkLayer } from './MarkLayer';

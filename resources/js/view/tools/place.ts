@@ -1,5 +1,5 @@
 import type { Point } from '../../api/types';
-import { toScene, type Lens } from '../../work/camera';
+import { toScene, type Lens } from '../../session/camera';
 
 /** Where a pointer that has gone down on a layer stands, and how to tell where it goes: in scene pixels. */
 export function placing(event: { currentTarget: Element; clientX: number; clientY: number }, lens: Lens): { at: Point; place: (pointer: { clientX: number; clientY: number }) => Point } {

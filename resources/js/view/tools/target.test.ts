@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Mask, Strip } from '../../api/types';
-import { groundOf, mapped } from '../../work/ground';
+import { groundOf, mapped } from '../../session/ground';
 import { snapped } from '../handles/snap';
 import { pathOf } from '../handles/OutlineHandles';
 import { inWords, joinOf, paintTarget } from './target';

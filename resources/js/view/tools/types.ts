@@ -1,6 +1,6 @@
 import type { Scene, Strip } from '../../api/types';
-import type { Gestures } from '../../work/gestures';
-import type { Lens, Size } from '../../work/camera';
+import type { Gestures } from '../../session/gestures';
+import type { Lens, Size } from '../../session/camera';
 
 export type LayerProps = { scene: Scene; lens: Lens; view: Size; gestures: Gestures };
 

@@ -53,6 +53,12 @@ function largePicture(): string
     return $path;
 }
 
+/** As if it had never been decoded, by whichever test. */
+function forgetLargePicture(): void
+{
+    AnyFolder::remove(config('aumbrel.pictures').'/'.hash_file('sha256', largePicture()));
+}
+
 it('makes a scene and a plate of files that came part by part', function (): void {
     $bytes = file_get_contents(PictureFile::png(64, 40)->getPathname());
     $id = sentIn($bytes, 'low_tide.png');
@@ -124,8 +130,7 @@ it('decodes in a process of its own while the others render, tells how far it is
     expect($answers)->toBe([Answer::Took->value.'null'])->and((float) file_get_contents("{$folder}/one.png.progress"))->toBeGreaterThan(0.1)
         ->and(app(PictureLibrary::class)->prepare(largePicture(), 'one.png'))->toBeString();
     // another one, that nobody waits for any more
-    Folder::of('pictures');
-    exec('rm -rf '.escapeshellarg(config('aumbrel.pictures').'/'.hash_file('sha256', largePicture())));
+    forgetLargePicture();
     $waiting = $pool->errand($work('two.png')->pack(), $ticket('two'));
     for ($k = 0; $k < 200 && ! is_file("{$folder}/two.png.progress"); $k++) {
         usleep(10_000);
@@ -138,6 +143,7 @@ it('decodes in a process of its own while the others render, tells how far it is
 it('keeps nobody from rendering while it waits for its turn', function (): void {
     $pool = pool();
     $folder = Folder::of('queueing');
+    forgetLargePicture();
     $request = asked(addSpot(aScene()), 20.0);
     $rows = $request->window()->rows;
     // more than are decoded at a time, so that some wait while miniatures are rendered
@@ -155,6 +161,7 @@ it('keeps nobody from rendering while it waits for its turn', function (): void 
 });
 
 it('ends in the middle when it is told to', function (): void {
+    forgetLargePicture();
     $folder = Folder::of('taking');
     $steps = 0;
     $step = function () use (&$steps): void {

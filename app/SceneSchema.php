@@ -80,7 +80,7 @@ final class SceneSchema
                         'id' => self::ID, 'kind' => ['enum' => array_map(static fn (string $kind): string => $kind::key(), Registry::kinds()->strips)],
                         'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80], 'mode' => ['enum' => array_column(BlendMode::cases(), 'value')],
                         'level' => ['type' => 'number', 'minimum' => Unit::LEAST_LEVEL, 'maximum' => Unit::MOST_LEVEL], 'amount' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100],
-                        'muted' => ['type' => 'boolean'], 'confinedTo' => self::ID, 'source' => self::ID, 'complements' => self::ID, 'contrast' => ['type' => 'number', 'minimum' => -100, 'maximum' => 100], 'masks' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/mask'], 'maxItems' => 16],
+                        'muted' => ['type' => 'boolean'], 'locked' => ['type' => 'boolean'], 'confinedTo' => self::ID, 'source' => self::ID, 'complements' => self::ID, 'contrast' => ['type' => 'number', 'minimum' => -100, 'maximum' => 100], 'masks' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/mask'], 'maxItems' => 16],
                         'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']], 'closed' => ['enum' => [false]],
                     ],
                     'allOf' => array_map(self::ofKind(...), Registry::kinds()->strips),

@@ -24,6 +24,9 @@ return [
     'shapes' => env('AUMBREL_SHAPES', storage_path('shapes')),
     'exports' => env('AUMBREL_EXPORTS', storage_path('exports')),
 
+    // A small picture of each scene as it last looked.
+    'kept' => env('AUMBREL_KEPT', storage_path('kept')),
+
     // Work that is thrown away: uploads on their way, packed scenes while they are taken in.
     'temporary' => env('AUMBREL_TEMPORARY', storage_path('uploads')),
 

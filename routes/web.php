@@ -64,6 +64,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
             Route::post('readings', ReadingController::class);
             Route::post('contributions', [PictureController::class, 'contributions']);
             Route::post('colour', ColourController::class);
+            Route::post('plates-at', [PlateController::class, 'at']);
             Route::post('sources/{source}/consequence', ConsequenceController::class)->where('source', '[A-Za-z0-9_-]{1,40}');
         });
         Route::post('undo', [HistoryController::class, 'undo']);

@@ -17,7 +17,7 @@ abstract class TestCase extends Base
         $application->make(Kernel::class)->bootstrap();
         config([
             'aumbrel.pictures' => Folder::of('pictures'), 'aumbrel.kernels' => Folder::of('kernels'), 'aumbrel.exports' => Folder::of('exports'),
-            'aumbrel.shapes' => Folder::of('shapes'), 'aumbrel.temporary' => Folder::of('temporary'),
+            'aumbrel.shapes' => Folder::of('shapes'), 'aumbrel.temporary' => Folder::of('temporary'), 'aumbrel.kept' => Folder::of('kept'),
         ]);
 
         return $application;

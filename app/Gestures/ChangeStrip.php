@@ -23,7 +23,7 @@ use Aumbrel\Core\Scene\Scene as Document;
  */
 final class ChangeStrip extends Gesture
 {
-    private const REPLACED = ['name', 'mode', 'level', 'amount', 'contrast', 'muted'];
+    private const REPLACED = ['name', 'mode', 'level', 'amount', 'contrast', 'muted', 'locked'];
 
     /** Names of other things, which null takes away. */
     private const NAMED = ['confinedTo', 'source', 'complements'];
@@ -49,6 +49,7 @@ final class ChangeStrip extends Gesture
             "{$prefix}amount" => 'sometimes|numeric',
             "{$prefix}contrast" => 'sometimes|numeric',
             "{$prefix}muted" => 'sometimes|boolean',
+            "{$prefix}locked" => 'sometimes|boolean',
             "{$prefix}confinedTo" => 'sometimes|nullable|string|max:40',
             "{$prefix}complements" => 'sometimes|nullable|string|max:40',
             "{$prefix}source" => 'sometimes|nullable|string|max:40',

@@ -23,7 +23,7 @@ final class Duplicate extends OfStrip
         }
 
         return $scene->inserted(array_replace($strip, [
-            'id' => FlatScene::newId(), 'name' => $scene->freeName((string) $strip['name']), 'masks' => FlatScene::copiedMasks($strip['masks'] ?? []),
+            'id' => FlatScene::newId(), 'name' => $scene->freeName((string) $strip['name']), 'masks' => FlatScene::copiedMasks($strip['masks'] ?? []), 'locked' => false,
         ]), $asked->strip());
     }
 }

@@ -32,7 +32,7 @@ final class Trio extends OfStrip
             $next = FlatScene::newId();
             $hidden = ['id' => FlatScene::newId(), 'kind' => 'strokes', 'on' => 'scene', 'values' => ['start' => 'hidden', 'strokes' => []]];
             $scene = $scene->inserted(array_replace($plate, [
-                'id' => $next, 'name' => $scene->freeName($name.$word), 'values' => $of($stops), 'masks' => [...FlatScene::copiedMasks($plate['masks'] ?? []), $hidden],
+                'id' => $next, 'name' => $scene->freeName($name.$word), 'values' => $of($stops), 'locked' => false, 'masks' => [...FlatScene::copiedMasks($plate['masks'] ?? []), $hidden],
             ]), $below);
             $below = $next;
         }

@@ -20,7 +20,7 @@ use Throwable;
  * any more, which withdraws the rest. The last frame says `done`, or what is wrong.
  *
  * Heads: `columns`, `rows` and `firstRow` of this frame, `of` rows in all, `progress` 0..1, `done`, `clipped` pixels of the
- * whole; `factor` by which what one strip adds was brightened; `problem` and `field` when it failed, `dropped` when a newer request made it needless.
+ * whole; `factors` by which what strips add was brightened; `problem` and `field` when it failed, `dropped` when a newer request made it needless.
  */
 final readonly class PictureAnswer
 {
@@ -106,7 +106,7 @@ final readonly class PictureAnswer
     /** @return array<string, mixed> */
     private static function about(PaintedReply $painted, int $firstRow, int $of): array
     {
-        return ['columns' => $painted->columns, 'rows' => $painted->rows, 'firstRow' => $firstRow, 'of' => $of, ...($painted->factor === 1.0 ? [] : ['factor' => $painted->factor]), ...($painted->strips === [] ? [] : ['strips' => $painted->strips])];
+        return ['columns' => $painted->columns, 'rows' => $painted->rows, 'firstRow' => $firstRow, 'of' => $of, ...($painted->factors === [] ? [] : ['factors' => $painted->factors]), ...($painted->strips === [] ? [] : ['strips' => $painted->strips])];
     }
 
     /** @param  array<string, mixed>  $head */

@@ -13,6 +13,7 @@ use App\Render\PlateBoxes;
 use App\Render\Pool\PoolClient;
 use App\Scenes\Boxes;
 use App\Scenes\GestureKey;
+use App\Scenes\KeptPictures;
 use App\Scenes\PictureLibrary;
 use App\Scenes\SceneStore;
 use Illuminate\Support\ServiceProvider;
@@ -29,6 +30,7 @@ final class AumbrelProvider extends ServiceProvider
         $this->app->singleton(PictureLibrary::class, fn (): PictureLibrary => new PictureLibrary(new PictureDecoder, config()->string('aumbrel.pictures')));
         $this->app->singleton(Painter::class, fn (): Painter => new Painter(config()->string('aumbrel.kernels'), config()->string('aumbrel.pictures'), config()->string('aumbrel.shapes')));
         $this->app->singleton(Exports::class, fn (): Exports => new Exports($this->app->make(SceneStore::class), config()->string('aumbrel.exports')));
+        $this->app->singleton(KeptPictures::class, fn (): KeptPictures => new KeptPictures(config()->string('aumbrel.kept')));
         $this->app->singleton(PoolClient::class, fn (): PoolClient => new PoolClient(config()->string('aumbrel.socket')));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Render;
 
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Picture\ShapeStore;
@@ -14,6 +15,7 @@ use Aumbrel\Core\Plate\PlateStudy;
 use Aumbrel\Core\Reading\LightFacts;
 use Aumbrel\Core\Render\LightStudy;
 use Aumbrel\Core\Render\Memory;
+use Aumbrel\Core\Render\Picture;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Render\Shown;
 use Aumbrel\Core\Render\Watch;
@@ -55,14 +57,17 @@ final class Painter
         }
         if ($request->kind === RenderRequest::CONTRIBUTIONS) {
             $pictures = $this->renderer->contributions($scene, $window, $request->strips);
-            $bytes = implode('', array_map(static fn ($picture): string => $picture->bytes, $pictures));
+            $brightened = array_map(static fn (Picture $picture): array => Brightened::of($picture->bytes), array_values($pictures));
 
-            return new PaintedReply($window->columns, $window->rows, 0, array_map(strval(...), array_keys($pictures)), $bytes);
+            return new PaintedReply($window->columns, $window->rows, 0, array_map(strval(...), array_keys($pictures)), implode('', array_column($brightened, 0)), factors: array_column($brightened, 1));
         }
         if ($request->kind === RenderRequest::LIGHTS) {
             $facts = array_map(static fn (LightFacts $facts): array => $facts->toArray(), (new LightStudy($this->renderer, $this->pictures))->of($scene));
 
             return new PaintedReply(0, 0, 0, [], json_encode($facts, JSON_THROW_ON_ERROR));
+        }
+        if ($request->kind === RenderRequest::PLATES) {
+            return new PaintedReply(0, 0, 0, $this->renderer->platesAt($scene, new Point($window->x + $window->width / 2, $window->y + $window->height / 2)), '');
         }
         if ($request->kind === RenderRequest::MODES) {
             return $this->inEveryMode($scene, $window, $request->strips[0] ?? '');
@@ -72,7 +77,7 @@ final class Painter
             $id = $request->strips[0] ?? '';
             [$bytes, $factor] = Brightened::of($this->renderer->contributions($scene, $window, [$id], as: $as)[$id]->bytes);
 
-            return new PaintedReply($window->columns, $window->rows, 0, [], $bytes, factor: $factor);
+            return new PaintedReply($window->columns, $window->rows, 0, [], $bytes, factors: [$factor]);
         }
         $picture = $this->renderer->picture($scene, $window, below: $request->below, as: $as);
 

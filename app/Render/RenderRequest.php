@@ -25,6 +25,9 @@ final readonly class RenderRequest
     /** The picture with one strip in each of the modes that it can be mixed in. */
     public const MODES = 'modes';
 
+    /** The plates that are seen in the middle of a window, the foremost first. */
+    public const PLATES = 'plates';
+
     public SceneText $scene;
 
     /** @var list<string> what does not travel */

@@ -26,7 +26,7 @@ final readonly class NewScene
             'aumbrel' => Document::VERSION,
             'title' => $file->title(),
             'size' => [$picture->width, $picture->height],
-            'strips' => [['id' => FlatScene::newId(), 'kind' => 'plate', 'name' => 'Backdrop', 'values' => ['picture' => $name]]],
+            'strips' => [['id' => FlatScene::newId(), 'kind' => 'plate', 'name' => 'Backdrop', 'locked' => true, 'values' => ['picture' => $name]]],
         ], Registry::kinds()), [$name => $picture]);
     }
 }

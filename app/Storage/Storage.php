@@ -9,6 +9,7 @@ use App\Files\Folder;
 use App\Models\Export;
 use App\Models\Picture;
 use App\Models\Scene;
+use App\Scenes\KeptPictures;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -37,7 +38,7 @@ final readonly class Storage
     /** A database with this share of free pages is written anew. */
     private const FREE_SHARE = 0.25;
 
-    public function __construct(private Exports $exports)
+    public function __construct(private Exports $exports, private KeptPictures $kept)
     {
     }
 
@@ -48,7 +49,7 @@ final readonly class Storage
 
         return [
             'pictures' => $of('pictures'), 'exports' => $of('exports'),
-            'rest' => $of('kernels') + $of('shapes') + $of('temporary') + array_sum(array_map(static fn (string $file): int => (int) @filesize($file), glob(config()->string('database.connections.sqlite.database').'*') ?: [])),
+            'rest' => $of('kernels') + $of('shapes') + $of('kept') + $of('temporary') + array_sum(array_map(static fn (string $file): int => (int) @filesize($file), glob(config()->string('database.connections.sqlite.database').'*') ?: [])),
         ];
     }
 
@@ -75,6 +76,7 @@ final readonly class Storage
             foreach ($scene->exports as $export) {
                 @unlink($this->exports->path($export));
             }
+            $this->kept->forget($scene->id);
             $scene->forceDelete();
         }
 
@@ -155,7 +157,7 @@ final readonly class Storage
         }
         $leftovers = [
             ...glob(config()->string('aumbrel.temporary').'/*') ?: [], ...glob(config()->string('aumbrel.shapes').'/*.*') ?: [],
-            ...glob(config()->string('aumbrel.kernels').'/*.php.*') ?: [], ...glob(storage_path('framework/cache/data').'/*') ?: [],
+            ...glob(config()->string('aumbrel.kernels').'/*.php.*') ?: [], ...glob(config()->string('aumbrel.kept').'/*.jpg.*') ?: [], ...glob(storage_path('framework/cache/data').'/*') ?: [],
         ];
         foreach (array_filter($leftovers, fn (string $path): bool => $this->isOlder($path, $now)) as $path) {
             is_dir($path) ? Folder::remove($path) : @unlink($path);

@@ -76,13 +76,19 @@ it('shows what a strip alone adds, brightened by a factor that it says, in colou
     $scene = gestured($scene, 'change-strip', ['strip' => $glow['id'], 'revision' => $glow['revision'], 'level' => -5, 'values' => ['centre' => [20, 30], 'size' => 6]]);
     $look = static fn (array $more): array => framesOf(look($scene, ['window' => [0, 0, 96, 64], 'alone' => $glow['id'], ...$more])->assertOk()->getContent())[0];
     $alone = $look([]);
-    expect($alone['head']['factor'])->toBeGreaterThan(1.4);
+    expect($alone['head']['factors'][0])->toBeGreaterThan(1.4);
     $pixel = static fn (array $frame, int $x, int $y): array => array_values(unpack('C4', substr($frame['pixels'], 4 * (96 * $y + $x), 4)));
-    // what it adds by itself, times the factor
-    $plain = array_values(unpack('C4', substr(framesOf(test()->postJson("/api/scenes/{$scene['id']}/contributions")->assertOk()->getContent())[0]['pixels'], 2 * 96 * 64 * 4 + 4 * (96 * 30 + 20), 4)));
+    // what it adds by itself, times the factor: as the command line renders it, which brightens nothing
+    $painter = new Aumbrel\Core\Render\Renderer(new Aumbrel\Core\Kernel\KernelStore(config('aumbrel.kernels')), tap(new App\Render\StoredPictures(config('aumbrel.pictures')))->showing(app(App\Scenes\SceneStore::class)->pictureIds($stored = App\Models\Scene::query()->findOrFail($scene['id']))));
+    $plain = $painter->contributions(app(App\Scenes\SceneStore::class)->whole($stored), Aumbrel\Core\Geometry\Window::whole(96, 64), [$glow['id']])[$glow['id']]->bytes;
+    $plain = array_values(unpack('C4', substr($plain, 4 * (96 * 30 + 20), 4)));
     foreach ([0, 1, 2] as $channel) {
-        expect($pixel($alone, 20, 30)[$channel])->toEqualWithDelta(min(255, $plain[$channel] * $alone['head']['factor']), 1);
+        expect($pixel($alone, 20, 30)[$channel])->toEqualWithDelta(min(255, $plain[$channel] * $alone['head']['factors'][0]), 1);
     }
+    // and so is the small picture of each strip, each by a factor of its own: the ground is bright enough as it is
+    $small = framesOf(test()->postJson("/api/scenes/{$scene['id']}/contributions")->assertOk()->getContent())[0];
+    expect($small['head']['factors'])->toHaveCount(3)->and($small['head']['factors'][0])->toBeLessThan(1.5)->and($small['head']['factors'][2])->toBe($alone['head']['factors'][0])
+        ->and(substr($small['pixels'], 2 * 96 * 64 * 4))->toBe($alone['pixels']);
     [$r, $g, $b] = $pixel($look(['as' => 'values']), 20, 30);
     expect($r)->toBe($g)->toBe($b)->toBeGreaterThan(60)->and($pixel($alone, 90, 5)[0])->toBeLessThan(40);
     expect(look($scene, ['window' => [0, 0, 96, 64], 'as' => 'upside down'])->getStatusCode())->toBe(422)

@@ -27,7 +27,7 @@ final class OwnData
 
         return [
             'APP_ENV' => 'production', 'DB_DATABASE' => $at('aumbrel.sqlite'), 'QUEUE_CONNECTION' => 'database', 'AUMBREL_PICTURES' => $at('pictures'), 'AUMBREL_KERNELS' => $at('kernels'),
-            'AUMBREL_SHAPES' => $at('shapes'), 'AUMBREL_EXPORTS' => $at('exports'), 'AUMBREL_TEMPORARY' => $at('uploads'), 'AUMBREL_RUN' => $at('run'), 'AUMBREL_SOCKET' => $at('render.sock'),
+            'AUMBREL_SHAPES' => $at('shapes'), 'AUMBREL_EXPORTS' => $at('exports'), 'AUMBREL_KEPT' => $at('kept'), 'AUMBREL_TEMPORARY' => $at('uploads'), 'AUMBREL_RUN' => $at('run'), 'AUMBREL_SOCKET' => $at('render.sock'),
         ];
     }
 

@@ -155,7 +155,7 @@ test('strokes on the subject and on the background cut it out along its edge', a
     await page.locator('[data-strip]').first().click({ position: { x: 40, y: 10 } });
     await page.keyboard.press('p');
     await page.getByRole('spinbutton', { name: /^Size/ }).fill('12');
-    await expect(page.getByText('Paints on new cut-out of Backdrop')).toBeVisible();
+    await expect(page.getByText('Paints on new rough cut of Backdrop')).toBeVisible();
     await stroke(page, [
         [130, 80],
         [170, 110],

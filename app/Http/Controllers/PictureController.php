@@ -16,6 +16,7 @@ use App\Render\RenderRequest;
 use App\Render\RenderRequests;
 use App\Render\RenderService;
 use App\Scenes\FlatScene;
+use App\Scenes\KeptPictures;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
 use Aumbrel\Core\Reading\Pictures;
@@ -133,21 +134,35 @@ final class PictureController
         return (new PictureAnswer($this->renders->pieces($ask, new Ticket(Priority::Contribution, "contributions {$scene->id}", $scene->revision)), $ask->window()->rows, []))->respond();
     }
 
-    public function thumbnail(Request $request, Scene $scene, PictureEncoder $encoder): Response
+    /** The scene in small; with `kept` as it last looked, if that is known, without rendering anything. */
+    public function thumbnail(Request $request, Scene $scene, PictureEncoder $encoder, KeptPictures $kept): Response
+    {
+        $bytes = $request->boolean('kept') ? $kept->last($scene) : $kept->current($scene) ?? $this->small($scene, $encoder, $kept);
+        if ($bytes === null) {
+            return new Response(status: $request->boolean('kept') ? 404 : 503);
+        }
+
+        return new Response($bytes, 200, [
+            'Content-Type' => 'image/jpeg',
+            'Cache-Control' => $request->has('revision') ? 'private, max-age=31536000, immutable' : 'no-store',
+        ]);
+    }
+
+    /** The scene rendered in small, and kept; null when it was dropped. */
+    private function small(Scene $scene, PictureEncoder $encoder, KeptPictures $kept): ?string
     {
         $scale = min(1, self::THUMBNAIL / max($scene->width, $scene->height));
         $painted = $this->renders->render(
             $this->requests->of($scene, RenderRequest::PICTURE, null, $scale),
-            // everybody who asks gets it: nothing makes it needless
-            new Ticket(Priority::Settled, 'thumbnail '.Str::uuid(), 0),
+            // everybody who asks gets it, once nobody waits for what is under the hand: nothing makes it needless
+            new Ticket(Priority::Contribution, 'thumbnail '.Str::uuid(), 0),
         );
         if ($painted instanceof Dropped) {
-            return new Response(status: 503);
+            return null;
         }
+        $jpeg = $encoder->jpegOf($painted->bytes, $painted->columns, $painted->rows, 88);
+        $kept->keep($scene, $jpeg);
 
-        return new Response($encoder->jpegOf($painted->bytes, $painted->columns, $painted->rows, 88), 200, [
-            'Content-Type' => 'image/jpeg',
-            'Cache-Control' => $request->has('revision') ? 'private, max-age=31536000, immutable' : 'no-store',
-        ]);
+        return $jpeg;
     }
 }

@@ -6,7 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Http\Upload;
 use App\Models\Scene;
+use App\Render\PaintedReply;
 use App\Render\PlateStudies;
+use App\Render\Pool\Priority;
+use App\Render\Pool\Ticket;
+use App\Render\RenderRequest;
+use App\Render\RenderRequests;
+use App\Render\RenderService;
 use App\Render\Study;
 use App\Scenes\BringPicture;
 use App\Scenes\NewPlate;
@@ -14,6 +20,7 @@ use App\Scenes\PictureLibrary;
 use App\Scenes\SceneState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Str;
 
 /** Plates as pictures: brought in as a file, and looked at as a whole. */
 final class PlateController
@@ -38,6 +45,18 @@ final class PlateController
         [$name] = $bring->to($scene, Upload::of($request));
 
         return new JsonResponse(['name' => $name], 201);
+    }
+
+    /** The plates that are seen at a place, the foremost first. */
+    public function at(Request $request, Scene $scene, RenderRequests $requests, RenderService $renders): JsonResponse
+    {
+        /** @var array{x: numeric-string, y: numeric-string} $place */
+        $place = $request->validate(['x' => 'required|numeric|between:-1000000,1000000', 'y' => 'required|numeric|between:-1000000,1000000']);
+        [$x, $y] = [(float) $place['x'], (float) $place['y']];
+        $isInside = $x >= 0 && $y >= 0 && $x < $scene->width && $y < $scene->height;
+        $found = $isInside ? $renders->render($requests->of($scene, RenderRequest::PLATES, [floor($x), floor($y), 1.0, 1.0], 1.0), new Ticket(Priority::Settled, 'plates at '.Str::uuid(), 0)) : null;
+
+        return new JsonResponse(['plates' => $found instanceof PaintedReply ? $found->strips : []]);
     }
 
     /** How many pieces shrinking the cut-out takes away. */

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Inliner;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Scene\Hanging;
@@ -94,6 +96,25 @@ final class Renderer
         }
 
         return $pictures;
+    }
+
+    /**
+     * The plates that are seen at a place: those whose cut-out lets half of it through at least, the foremost first.
+     *
+     * @param  Point  $at  scene pixels
+     * @return list<string> their ids
+     */
+    public function platesAt(Scene $scene, Point $at): array
+    {
+        $found = [];
+        $window = new Window($at->x - 0.5, $at->y - 0.5, 1.0, 1.0);
+        foreach (array_reverse($scene->everyStrip()) as $strip) {
+            if ($strip->kind instanceof Pictured && ! $strip->muted && $strip->amount > 0 && ord($this->picture($scene->with([$strip->byItself()]), $window)->bytes[3] ?? "\0") >= 128) {
+                $found[] = $strip->id;
+            }
+        }
+
+        return $found;
     }
 
     /** What is measured on the pictures that it renders from. */

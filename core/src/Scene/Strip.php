@@ -33,6 +33,7 @@ final readonly class Strip
      * @param  list<MaskEntry>  $masks
      * @param  list<Strip>  $strips  what a group holds, back to front
      * @param  array<string, mixed>  $unknown  fields that nobody knows, kept for the way out
+     * @param  bool  $locked  whether a press on the picture neither chooses nor moves it
      */
     public function __construct(
         public string $id,
@@ -50,6 +51,7 @@ final readonly class Strip
         public ?string $source = null,
         public ?string $complements = null,
         public float $contrast = 0.0,
+        public bool $locked = false,
     ) {
     }
 
@@ -94,6 +96,7 @@ final readonly class Strip
             source: $fields->has('source') ? self::source($fields, $kind) : null,
             complements: self::complements($fields, $masks),
             contrast: $isLight ? $fields->number('contrast', 0, -100, 100, '%') / 100 : 0.0,
+            locked: $fields->toggle('locked', false),
             unknown: $fields->rest(),
         );
     }
@@ -116,8 +119,7 @@ final readonly class Strip
      */
     public function holding(array $strips): self
     {
-        return new self($this->id, $this->name, $this->kind, $this->values, $this->mode, $this->level, $this->amount,
-            $this->muted, $this->confinedTo, $this->masks, $strips, $this->unknown, $this->source, $this->complements, $this->contrast);
+        return $this->but(strips: $strips);
     }
 
     /**
@@ -127,22 +129,32 @@ final readonly class Strip
      */
     public function masked(array $masks): self
     {
-        return new self($this->id, $this->name, $this->kind, $this->values, $this->mode, $this->level, $this->amount,
-            $this->muted, $this->confinedTo, $masks, $this->strips, $this->unknown, $this->source, $this->complements, $this->contrast);
+        return $this->but(masks: $masks);
     }
 
     /** The same as a source drives it: of what it holds by itself only the rest is left. */
     public function driven(StripKind $kind, float $level, bool $muted): self
     {
-        return new self($this->id, $this->name, $kind, $this->values, $this->mode, $level, $this->amount,
-            $muted, $this->confinedTo, $this->masks, $this->strips, $this->unknown, $this->source, $this->complements, $this->contrast);
+        return $this->but(kind: $kind, level: $level, muted: $muted);
     }
 
     /** The same in another mode. */
     public function inMode(BlendMode $mode): self
     {
-        return new self($this->id, $this->name, $this->kind, $this->values, $mode, $this->level, $this->amount,
-            $this->muted, $this->confinedTo, $this->masks, $this->strips, $this->unknown, $this->source, $this->complements, $this->contrast);
+        return $this->but(mode: $mode);
+    }
+
+    /** The same without what lies around it: confined to nothing, wholly there. */
+    public function byItself(): self
+    {
+        return $this->but(amount: 1.0, confinedTo: null, complements: null, mode: BlendMode::Normal);
+    }
+
+    /** The same with some of its properties others. */
+    private function but(mixed ...$other): self
+    {
+        /** @phpstan-ignore argument.type (the names are those of the properties) */
+        return new self(...[...get_object_vars($this), ...$other]);
     }
 
     public function isGroup(): bool
@@ -192,6 +204,7 @@ final readonly class Strip
             'mode' => $this->mode->value,
             ...($isLight ? ['level' => $this->level] : ['amount' => $this->amount * 100]),
             'muted' => $this->muted,
+            ...($this->locked ? ['locked' => true] : []),
             ...($this->confinedTo === null ? [] : ['confinedTo' => $this->confinedTo]),
             ...($this->source === null ? [] : ['source' => $this->source]),
             ...($this->contrast === 0.0 ? [] : ['contrast' => $this->contrast * 100]),

@@ -169,13 +169,13 @@ export type PictureHead = {
     field?: string | null;
     dropped?: boolean;
     /** by how much what one strip adds was brightened */
-    factor?: number;
+    factors?: number[];
 } & Partial<Noticed>;
 
 /** A strip that belongs to a source, as its sheet offers it. */
 export type Proposal = { key: string; strip: string; name: string; ticked: boolean; level: number | null };
 
-export type ContributionHead = { columns: number; rows: number; strips: string[]; problem?: string };
+export type ContributionHead = { columns: number; rows: number; strips: string[]; /** by how much each was brightened */ factors?: number[]; problem?: string };
 
 export type Placing = { kind: string; centre: Point; span: number; above?: string | null; line?: [Point, Point] };
 
@@ -218,6 +218,8 @@ export const api = {
     },
     /** A colour to light with: of a patch, a plate's mean, or that of the whole scene. */
     colour: (id: string, of: { at?: Point; width?: number; plate?: string }) => json<{ swatch: string }>('POST', `scenes/${id}/colour`, of).then((reply) => reply.swatch),
+    /** The plates that are seen at a place, the foremost first. */
+    platesAt: (id: string, [x, y]: Point) => json<{ plates: string[] }>('POST', `scenes/${id}/plates-at`, { x, y }).then((reply) => reply.plates),
     revision: (id: string) => json<{ revision: number }>('GET', `scenes/${id}/revision`).then((reply) => reply.revision),
     health: () => json<{ answers: boolean }>('GET', 'health'),
     exports: (id: string) => json<{ exports: Export[] }>('GET', `scenes/${id}/exports`).then((reply) => reply.exports),

@@ -64,6 +64,8 @@ export type Strip = {
     level?: number;
     amount?: number;
     muted: boolean;
+    /** a press on the picture neither chooses nor moves it */
+    locked?: boolean;
     confinedTo?: string;
     /** the source that it hangs on */
     source?: string;
@@ -172,6 +174,7 @@ export type StripChange = {
     amount?: number;
     contrast?: number;
     muted?: boolean;
+    locked?: boolean;
     confinedTo?: string | null;
     source?: string | null;
     complements?: string | null;

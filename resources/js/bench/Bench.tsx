@@ -1,4 +1,4 @@
-import { Copy, Trash2 } from 'lucide-react';
+import { Copy, Lock, LockOpen, Trash2 } from 'lucide-react';
 import type { Scene, Strip } from '../api/types';
 import { linearModes, modes, stripKinds } from '../generated/catalogue';
 import { Action } from '../controls/Action';
@@ -17,14 +17,14 @@ import { thingHand, valueHand } from './hands';
 import { LevelField } from './LevelField';
 import { Likeness } from './Likeness';
 import { ModeSheet } from './ModeSheet';
-import { BaseActions, EdgeActions } from './PlateBench';
+import { BaseActions, EdgeActions, PlacingActions } from './PlateBench';
 import { SourceBench } from './SourceBench';
 import { StageBench } from './StageBench';
 
 const TITLES: Record<string, string> = { plate: 'Plate', light: 'Light', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones' };
 
-/** Sections that are folded until they are wanted. */
-const FOLDED = ['base', 'edge', 'plate', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone'];
+/** Sections that are folded until they are wanted; among them what is dragged on the picture. */
+const FOLDED = ['placing', 'reach', 'base', 'edge', 'plate', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone'];
 
 /** A plate's sections in the order of the work; those of other kinds come as the core names them. */
 const ORDER = ['direction', 'placing', 'base', 'edge', 'plate'];
@@ -80,6 +80,15 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                 <h2 className="min-w-0 flex-1 truncate font-semibold" title={strip.name}>
                     {strip.name}
                 </h2>
+                <button
+                    aria-label={strip.locked ? 'Unlock the strip' : 'Lock the strip'}
+                    aria-pressed={strip.locked ?? false}
+                    title={strip.locked ? 'Locked: a press on the picture neither chooses nor moves it. Unlock' : 'Lock: a press on the picture neither chooses nor moves it'}
+                    className={`rounded-sm p-1.5 hover:text-ink ${strip.locked ? 'text-ink' : 'text-quiet'}`}
+                    onClick={() => void gestures.change(strip.id, { locked: !strip.locked }, strip.locked ? 'Unlock' : 'Lock')}
+                >
+                    {strip.locked ? <Lock size={14} /> : <LockOpen size={14} />}
+                </button>
                 <button aria-label="Duplicate the strip" title="Duplicate (D)" className="rounded-sm p-1.5 text-quiet hover:text-ink" onClick={() => void gestures.duplicate(strip.id)}>
                     <Copy size={14} />
                 </button>
@@ -88,7 +97,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                 </button>
             </header>
             {sections.map((section, at) => (
-                <Section key={section} title={TITLES[section] ?? section} open={!FOLDED.includes(section)} note={at === 0 && section !== strip.kind && !isPlate ? kind?.label.toLowerCase() : undefined}>
+                <Section key={section} of={strip.kind} title={TITLES[section] ?? section} open={!FOLDED.includes(section)} note={at === 0 && section !== strip.kind && !isPlate ? kind?.label.toLowerCase() : undefined}>
                     {at === 0 && light && <LevelField name={strip.id} level={strip.level ?? 0} gestures={gestures} />}
                     {at === 0 && strip.atLimit && <p className="text-[12px] text-alarm">With {source?.name}’s level it is at the end of what a level can be.</p>}
                     {at === 0 && kind && kind.hangsOn.length > 0 && <HangsOn scene={scene} strip={strip} kinds={kind.hangsOn} gestures={gestures} />}
@@ -103,6 +112,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                             <ValueControl key={parameter.name} scene={scene} strip={strip} parameter={parameter} value={values[parameter.name] ?? null} gestures={gestures} hand={valueHand(strip.id, parameter, gestures)} />
                             ),
                         )}
+                    {isPlate && section === 'placing' && <PlacingActions />}
                     {isPlate && section === 'base' && <BaseActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'edge' && <EdgeActions scene={scene} strip={strip} />}
                 </Section>
@@ -120,7 +130,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
 function OtherSide({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
     const holder = everyStrip(scene.strips).find((other) => other.id === strip.complements);
     return (
-        <Section title="Falloff" note={holder ? `where ${holder.name} does not fall` : undefined}>
+        <Section of={strip.kind} title="Falloff" note={holder ? `where ${holder.name} does not fall` : undefined}>
             <div className="flex flex-wrap gap-1.5">
                 {holder && <Action label={`The line of ${holder.name}`} title="Its masks with their values" onPress={() => work.choose(holder.id, holder.masks[0]?.id ?? null)} />}
                 <Action label="On its own" title="What the line leaves to it becomes its own masks" onPress={() => void gestures.change(strip.id, { complements: null }, 'On its own')} />
@@ -146,7 +156,7 @@ function Mix({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures:
     const plates = everyStrip(scene.strips).filter((other) => other.family === 'plate' && other.id !== strip.id);
     const isCapped = isLight(strip) && !linearModes.includes(strip.mode) && (strip.level ?? 0) > 0;
     return (
-        <Section title="Mix">
+        <Section of={strip.kind} title="Mix">
             {strip.amount !== undefined && (
                 <NumberField
                     label="Amount"

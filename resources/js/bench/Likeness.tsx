@@ -12,7 +12,7 @@ export function Likeness({ scene, strip, gestures }: { scene: Scene; strip: Stri
     const others = everyStrip(scene.strips).filter((other) => other.id !== strip.id && other.family !== 'group');
     const plates = others.filter((other) => other.family === 'plate');
     return (
-        <Section title="Likeness" open={false}>
+        <Section of={strip.kind} title="Likeness" open={false}>
             <ChoiceField
                 label="Mirror about"
                 value=""

@@ -6,10 +6,10 @@ import type { Gestures } from '../session/gestures';
 import { isShown } from '../session/strips';
 import { useWork, work, type Tool } from '../session/store';
 import { ChoiceField } from '../controls/ChoiceField';
-import type { Hand } from '../controls/hand';
 import { Section } from '../controls/Section';
 import { ToggleField } from '../controls/ToggleField';
 import { ValueControl } from '../controls/ValueControl';
+import { thingHand } from './hands';
 
 /** Kinds that come about by a tool on the view. */
 const DRAWN = ['outline', 'strokes', 'painted cut', 'colour area'];
@@ -40,10 +40,9 @@ export function MaskBench({ scene, strip, on, gestures }: { scene: Scene; strip:
         work.choose(strip.id);
         work.takeTool(tool);
         work.workOn(on);
-        work.brush({ followsEdges: on === 'plate' });
     }
     return (
-        <Section title={TITLES[on]} note={masks.length === 0 ? NONE[on] : undefined}>
+        <Section of={strip.kind} title={TITLES[on]} open={strip.family !== 'plate' || on === 'plate'} note={masks.length === 0 ? NONE[on] : undefined}>
             {masks.map((mask, at) => (
                 <MaskItem key={mask.id} scene={scene} strip={strip} mask={mask} isFirst={at === 0} isOpen={mask.id === chosen} gestures={gestures} />
             ))}
@@ -68,15 +67,7 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
     const kind = maskKinds.find((other) => other.key === mask.kind);
     const isAlone = useWork((state) => state.maskAlone === mask.id);
     const change = (part: MaskChange, label: string) => void gestures.change(strip.id, { masks: { [mask.id]: part } }, label);
-    const hand = (name: string, label: string): Hand<Value> => {
-        const part = (value: Value) => ({ masks: { [mask.id]: { values: { [name]: value } } } });
-        return {
-            live: (value, at) => work.live(strip.id, part(value), at),
-            nudge: (value) => gestures.nudge(strip.id, part(value), label),
-            set: (value) => void gestures.change(strip.id, part(value), label),
-            commit: () => void gestures.commit(strip.id, label),
-        };
-    };
+    const hand = (name: string, label: string) => thingHand<Value>(strip.id, gestures, label, (value) => ({ masks: { [mask.id]: { values: { [name]: value } } } }));
     return (
         <div className={`rounded-md ${isOpen ? 'bg-raised/60 px-2 pt-1 pb-2' : ''}`}>
             <div className="flex items-center gap-2">

@@ -3,7 +3,7 @@ import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { api } from '../api/client';
 import type { Scene, Strip } from '../api/types';
-import { picturesOf } from '../ui/smallPictures';
+import { picturesOf, type Small } from '../ui/smallPictures';
 import { modeGroups } from '../generated/catalogue';
 import { SmallPicture } from '../ui/SmallPicture';
 import { sayError } from '../ui/notices';
@@ -49,7 +49,7 @@ export function ModeSheet({ scene, strip, gestures }: { scene: Scene; strip: Str
 }
 
 function Modes({ scene, strip, gestures, onTaken }: { scene: Scene; strip: Strip; gestures: Gestures; onTaken: () => void }) {
-    const [pictures, setPictures] = useState<Map<string, ImageData> | null>(null);
+    const [pictures, setPictures] = useState<Map<string, Small> | null>(null);
     const camera = useWork((state) => state.camera);
     useEffect(() => {
         const leaving = new AbortController();

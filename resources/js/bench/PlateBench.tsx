@@ -15,6 +15,16 @@ export function BaseActions({ strip, gestures }: { strip: Strip; gestures: Gestu
     );
 }
 
+/** The point about which the plate is scaled and turned. */
+export function PlacingActions() {
+    const pivoting = useWork((state) => state.pivoting);
+    return (
+        <div className="pt-0.5">
+            <Action label="Move the pivot" title="The ring about which it is scaled and turned; or drag the ring with shift held" pressed={pivoting} onPress={() => work.pivot(!pivoting)} />
+        </div>
+    );
+}
+
 /** The tint under which an edge is judged, and what shrinking takes away. */
 export function EdgeActions({ scene, strip }: { scene: Scene; strip: Strip }): ReactNode {
     const tint = useWork((state) => state.tint);

@@ -39,13 +39,13 @@ export function SourceBench({ scene, source, gestures }: { scene: Scene; source:
                     <Trash2 size={14} />
                 </button>
             </header>
-            <Section title="Source" note={kind?.label.toLowerCase()}>
+            <Section of={source.kind} title="Source" note={kind?.label.toLowerCase()}>
                 <LevelField name={name} level={source.level} gestures={gestures} />
                 {kind?.parameters.map((parameter) => (
                     <ValueControl key={parameter.name} scene={scene} strip={source} parameter={parameter} value={source.values[parameter.name] ?? null} gestures={gestures} hand={valueHand(name, parameter, gestures)} />
                 ))}
             </Section>
-            <Section title="Hangs on it">
+            <Section of={source.kind} title="Hangs on it">
                 {hung.length === 0 && <p className="text-quiet">Nothing yet.</p>}
                 {hung.map((strip) => (
                     <div key={strip.id} className="flex items-center gap-2">

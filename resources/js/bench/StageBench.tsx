@@ -32,7 +32,7 @@ export function StageBench({ scene, gestures }: { scene: Scene; gestures: Gestur
             <header className="border-b border-line px-3.5 py-2">
                 <h2 className="font-semibold">Stage</h2>
             </header>
-            <Section title="Floor">
+            <Section of="stage" title="Floor">
                 <div className="flex flex-wrap gap-1.5">
                     <Mark what="floor" label="Horizon and contact row" title="A line where things stand; the horizon is then dragged" />
                     <Mark what="square" label="By a square" title="Four corners of something square that lies on the floor" />
@@ -57,7 +57,7 @@ export function StageBench({ scene, gestures }: { scene: Scene; gestures: Gestur
                     hand={thingHand<number | null>(STAGE, gestures, 'Focal length', (value) => ({ values: { focal: value } }))}
                 />
             </Section>
-            <Section title="Walls">
+            <Section of="stage" title="Walls">
                 <div className="flex flex-wrap gap-1.5">
                     <Mark what="wall" label="Four corners" title="Click the corners of the wall" />
                     {floor && <Mark what="foot" label="Foot line" title="Draw where it meets the floor; its height is then dragged" />}
@@ -66,7 +66,7 @@ export function StageBench({ scene, gestures }: { scene: Scene; gestures: Gestur
                     <WallRow key={wall.id} wall={wall} onRename={(name) => set({ walls: walls.map((other, k) => (k === at ? { ...other, name } : other)) }, 'Rename the wall')} onForget={() => set({ walls: walls.filter((_, k) => k !== at) }, 'Forget the wall')} />
                 ))}
             </Section>
-            <Section title="Ambient" note="of the room or sky">
+            <Section of="stage" title="Ambient" note="of the room or sky">
                 <NumberField
                     label="Level"
                     value={scene.ambient.level}

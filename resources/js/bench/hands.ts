@@ -10,6 +10,7 @@ export function thingHand<T>(name: string, gestures: Gestures, label: string, ch
         nudge: (value) => gestures.nudge(name, change(value), label),
         set: (value) => void gestures.change(name, change(value), label),
         commit: () => void gestures.commit(name, label),
+        drop: () => work.drop(name),
     };
 }
 

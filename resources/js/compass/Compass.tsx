@@ -1,6 +1,7 @@
 import type { Point, Scene, Sight, Strip, StripChange } from '../api/types';
 import type { Gestures } from '../session/gestures';
 import { everyStrip } from '../session/strips';
+import { useReadings } from '../session/readings';
 import { sourceOf } from '../session/things';
 import { useWork, work, type Step } from '../session/store';
 import { follow } from '../ui/pointer';
@@ -19,9 +20,11 @@ export function Compass({ scene, gestures }: { scene: Scene; gestures: Gestures 
     const chosen = useWork((state) => state.chosen);
     const step = useWork((state) => state.step);
     const pending = useWork((state) => state.pending);
-    const { sights, arcs } = noticed.compass ?? scene.compass;
+    const { sights, arcs: found } = noticed.compass ?? scene.compass;
     const strips = everyStrip(scene.strips, pending);
-    const gravest = (noticed.readings ?? scene.readings).find((reading) => reading.kind === 'direction');
+    const gravest = useReadings(scene).find((reading) => reading.kind === 'direction');
+    // what is not said is not drawn either
+    const arcs = gravest ? found : [];
     const open = asLeft ?? (gravest !== undefined || isDirected(scene, strips, chosen, step));
     return (
         <section aria-label="Compass" className="border-b border-line">

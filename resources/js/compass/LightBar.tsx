@@ -15,7 +15,7 @@ export function LightBar({ scene }: { scene: Scene }) {
     const pending = useWork((state) => state.pending);
     const placing = useWork((state) => state.placing);
     return (
-        <div role="group" aria-label="Sources and stage" className="flex flex-wrap items-center gap-1 border-b border-line px-3 py-1.5">
+        <div role="group" aria-label="Sources and stage" className="flex flex-wrap items-center gap-[3px] border-b border-line px-3 py-1.5">
             {everySource(scene, pending).map((source) => {
                 const Icon = ICONS[source.kind] ?? Lamp;
                 return (
@@ -44,7 +44,7 @@ export function LightBar({ scene }: { scene: Scene }) {
 
 function Chip({ label, title, pressed, onPress, children }: { label: string; title?: string; pressed: boolean; onPress: () => void; children: ReactNode }) {
     return (
-        <button aria-label={label} aria-pressed={pressed} title={title ?? label} className={`flex h-6 items-center gap-1 rounded-sm border px-1.5 text-[12px] ${pressed ? 'border-ink bg-raised text-ink' : 'border-line text-quiet hover:text-ink'}`} onClick={onPress}>
+        <button aria-label={label} aria-pressed={pressed} title={title ?? label} className={`flex h-6 items-center gap-[3px] rounded-sm border px-[5px] text-[12px] ${pressed ? 'border-ink bg-raised text-ink' : 'border-line text-quiet hover:text-ink'}`} onClick={onPress}>
             {children}
         </button>
     );

@@ -1,7 +1,7 @@
 import type { Cut, Point } from '../api/types';
 import { numberOf, pointOf } from '../session/strips';
 import { Action, Forget } from './Action';
-import type { ValueProps } from './hand';
+import { through, type ValueProps } from './hand';
 import { NumberField } from './NumberField';
 
 const MOST = 4;
@@ -34,12 +34,7 @@ export function CutsField({ value, hand, scene, strip }: ValueProps) {
                             most={SOFTEST}
                             step={1}
                             rest={0}
-                            hand={{
-                                live: (softness, time) => hand.live(set(at, softness ?? 0), time),
-                                nudge: (softness) => hand.nudge(set(at, softness ?? 0)),
-                                set: (softness) => hand.set(set(at, softness ?? 0)),
-                                commit: hand.commit,
-                            }}
+                            hand={through(hand, (softness: number | null) => set(at, softness ?? 0))}
                         />
                     </div>
                     <Forget label={`Take edge ${at + 1} away`} onPress={() => hand.set(cuts.filter((_, k) => k !== at))} />

@@ -20,10 +20,12 @@ type Props = {
     onLive: (value: number, at: number) => void;
     onNudge: (value: number) => void;
     onCommit: () => void;
+    /** the drag was not meant */
+    onDrop: () => void;
 };
 
-/** A vertical fader. Shift makes it finer; a double click puts it to rest. */
-export function Fader({ label, travel, value, scale, accent, onLive, onNudge, onCommit }: Props) {
+/** A vertical fader. Shift makes it finer; a double click puts it to rest. The tab key goes to the card that it is on, which has its keys. */
+export function Fader({ label, travel, value, scale, accent, onLive, onNudge, onCommit, onDrop }: Props) {
     const share = (value - scale.least) / (scale.most - scale.least);
     const rest = (scale.rest - scale.least) / (scale.most - scale.least);
 
@@ -43,6 +45,7 @@ export function Fader({ label, travel, value, scale, accent, onLive, onNudge, on
                 onLive(rounded(clamp(last, scale.least, scale.most), scale.fine), to.timeStamp);
             },
             end: () => hasMoved && onCommit(),
+            cancel: () => hasMoved && onDrop(),
         });
     }
 
@@ -60,7 +63,7 @@ export function Fader({ label, travel, value, scale, accent, onLive, onNudge, on
     return (
         <div
             role="slider"
-            tabIndex={0}
+            tabIndex={-1}
             aria-orientation="vertical"
             aria-label={`${label}, fader`}
             aria-valuemin={scale.least}

@@ -11,7 +11,7 @@ import { useWork, work } from '../session/store';
 import { sourceName } from '../session/things';
 import { Action } from './Action';
 import { ChoiceField } from './ChoiceField';
-import type { Hand, ValueProps } from './hand';
+import { through, type Hand, type ValueProps } from './hand';
 import { NumberField } from './NumberField';
 import { OneOf } from './OneOf';
 import { coloursOf, keepColour, recentColours } from './palette';
@@ -20,8 +20,7 @@ import { ToggleField } from './ToggleField';
 
 /** A hand for one number of a colour, the rest of which stays. */
 function part(hand: Hand<Colour>, value: Colour, change: (number: number | null) => Partial<Colour>): Hand<number | null> {
-    const next = (number: number | null) => ({ ...value, ...change(number) }) as Colour;
-    return { live: (number, at) => hand.live(next(number), at), nudge: (number) => hand.nudge(next(number)), set: (number) => hand.set(next(number)), commit: hand.commit };
+    return through(hand, (number) => ({ ...value, ...change(number) }) as Colour);
 }
 
 /** The colour of a light: by temperature with gels over it, or by swatch; found in the picture, or taken from what is at hand. */

@@ -4,6 +4,7 @@ import { follow } from '../ui/pointer';
 import { figure } from '../ui/words';
 import { clamp } from '../session/strips';
 import type { Hand, ValueProps } from './hand';
+import { Range } from './Range';
 import { Row } from './Row';
 import { understood, useTyping } from './typing';
 
@@ -22,7 +23,10 @@ type NumberProps = {
     hand: Hand<number | null>;
 };
 
-/** A number: dragged by its name, typed with or without its unit, nudged by the arrow keys, reset by a double click. */
+/** Units of which one feels how much it is, so that a slider helps. */
+const FELT = ['%', 'stops', '°'];
+
+/** A number: dragged by its name or a slider, typed with or without its unit, nudged by the arrow keys, and reset. */
 export function NumberField(props: NumberProps) {
     const { label, value, unit, least, most, step, signed = false, whenEmpty = '', rest, hand } = props;
     const id = useId();
@@ -42,20 +46,22 @@ export function NumberField(props: NumberProps) {
         (steps) => hand.nudge(tidy(clamp((value ?? rest ?? least) + steps * step, least, most))),
     );
 
+    const resets = whenEmpty === '' ? typeof rest === 'number' && value !== rest : value !== null;
+
     return (
         <Row
             id={id}
             onReset={rest === undefined ? undefined : () => hand.set(rest)}
             label={
-                <span className="cursor-ew-resize touch-none select-none" onPointerDown={(event) => scrub(event, value ?? rest ?? least, step, (next, at) => hand.live(tidy(fit(next)), at), hand.commit)}>
+                <span className="cursor-ew-resize touch-none select-none" onPointerDown={(event) => scrub(event, value ?? rest ?? least, step, (next, at) => hand.live(tidy(fit(next)), at), hand)}>
                     {label}
                 </span>
             }
         >
-            <span className="flex h-6 min-w-[84px] items-center rounded-sm bg-well px-2">
+            <span className="flex h-6 shrink-0 items-center rounded-sm bg-well px-1.5">
                 <input
                     id={id}
-                    className="w-[58px] min-w-0 bg-transparent font-mono text-[12px] outline-none placeholder:font-sans placeholder:text-quiet"
+                    className="w-[44px] min-w-0 bg-transparent font-mono text-[12px] outline-none placeholder:font-sans placeholder:text-quiet"
                     style={value === null && typing.text === null ? { width: 104 } : undefined}
                     placeholder={whenEmpty}
                     value={typing.text ?? (value === null ? '' : figure(value, step, signed))}
@@ -64,8 +70,9 @@ export function NumberField(props: NumberProps) {
                 {unit && value !== null && <span className="ml-1 text-[12px] text-quiet">{unit}</span>}
             </span>
             {props.shortSide !== undefined && value !== null && <span className="font-mono text-[11px] text-quiet">{((value / props.shortSide) * 100).toFixed(1)} %</span>}
-            {whenEmpty !== '' && value !== null && (
-                <button aria-label={`${label}: ${whenEmpty}`} title={whenEmpty} className="rounded-sm p-1 text-quiet hover:text-ink" onClick={() => hand.set(null)}>
+            {FELT.includes(unit) && value !== null ? <Range label={label} value={value} least={least} most={most} step={step} hand={hand} /> : <span className="flex-1" />}
+            {resets && (
+                <button aria-label={whenEmpty === '' ? `Reset ${label.toLowerCase()}` : `${label}: ${whenEmpty}`} title={whenEmpty === '' ? `Back to ${figure(rest ?? 0, step, signed)} ${unit}` : whenEmpty} className="-mx-1 rounded-sm p-1.5 text-quiet hover:text-ink" onClick={() => hand.set(whenEmpty === '' ? (rest ?? 0) : null)}>
                     <RotateCcw size={12} />
                 </button>
             )}
@@ -73,7 +80,7 @@ export function NumberField(props: NumberProps) {
     );
 }
 
-function scrub(event: React.PointerEvent<HTMLElement>, from: number, step: number, live: (value: number, at: number) => void, commit: () => void): void {
+function scrub(event: React.PointerEvent<HTMLElement>, from: number, step: number, live: (value: number, at: number) => void, { commit, drop }: Pick<Hand<number | null>, 'commit' | 'drop'>): void {
     if (event.button !== 0) {
         return;
     }
@@ -87,6 +94,7 @@ function scrub(event: React.PointerEvent<HTMLElement>, from: number, step: numbe
             }
         },
         end: () => hasMoved && commit(),
+        cancel: () => hasMoved && drop(),
     });
 }
 

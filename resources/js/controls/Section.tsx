@@ -1,13 +1,19 @@
 import type { ReactNode } from 'react';
+import { useWork, work } from '../session/store';
 
-/** A folding part of the bench. */
-export function Section({ title, note, open = true, children }: { title: string; note?: string; open?: boolean; children: ReactNode }) {
+/** A folding part of the bench; open or folded as it was left for things of this kind. */
+export function Section({ title, of, note, open = true, children }: { title: string; /** the kind of what it belongs to */ of: string; note?: string; open?: boolean; children: ReactNode }) {
+    const name = `${of} ${title}`;
+    const isOpen = useWork((state) => state.sections[name]) ?? open;
     return (
-        <details open={open} className="border-b border-line px-3 py-2">
-            <summary className="cursor-default list-none rounded-sm font-semibold">
-                {title} {note && <span className="ml-1 font-normal text-quiet">{note}</span>}
+        <details open={isOpen} className="group/section border-b border-line px-3 py-1.5" onToggle={(event) => event.currentTarget.open !== isOpen && work.section(name, event.currentTarget.open)}>
+            <summary className="flex cursor-default list-none items-baseline gap-1.5 rounded-sm font-semibold">
+                <span aria-hidden className="w-2 text-[10px] text-quiet group-open/section:rotate-90">
+                    ▸
+                </span>
+                {title} {note && <span className="truncate font-normal text-quiet">{note}</span>}
             </summary>
-            <div className="mt-1.5 flex flex-col gap-1">{children}</div>
+            <div className="mt-1 flex flex-col gap-0.5">{children}</div>
         </details>
     );
 }

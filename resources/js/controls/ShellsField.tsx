@@ -3,7 +3,7 @@ import type { ColourStop, Shell } from '../api/types';
 import { levelRange, modes } from '../generated/catalogue';
 import { ChoiceField } from './ChoiceField';
 import { ColourRampField } from './ColourRampField';
-import type { Hand, ValueProps } from './hand';
+import { through, type Hand, type ValueProps } from './hand';
 import { NumberField } from './NumberField';
 import { Row } from './Row';
 
@@ -33,11 +33,7 @@ export function ShellsField({ parameter, value, hand, scene }: ValueProps) {
 }
 
 function ShellItem({ shell, words, last, shortSide, hand, onRemove }: { shell: Shell; words: string; last: boolean; shortSide: number; hand: <K extends keyof Shell>(name: K) => Hand<Shell[K]>; onRemove: () => void }) {
-    const number = (name: 'radius' | 'level' | 'pale') => {
-        const own = hand(name);
-        const of = (next: number | null) => next ?? 0;
-        return { live: (next: number | null, at?: number) => own.live(of(next), at), nudge: (next: number | null) => own.nudge(of(next)), set: (next: number | null) => own.set(of(next)), commit: own.commit };
-    };
+    const number = (name: 'radius' | 'level' | 'pale') => through<number, number | null>(hand(name), (next) => next ?? 0);
     const coloured = shell.ramp ? COLOURS[2] : shell.colour ? COLOURS[1] : COLOURS[0];
     function paint(how: string) {
         const start: ColourStop[] = [
@@ -96,6 +92,6 @@ function partOf(shells: Shell[], at: number, hand: Hand<Shell[]>) {
             latest = latest.map((shell, other) => (other === at ? { ...shell, [name]: value } : shell));
             return latest;
         };
-        return { live: (value, when) => hand.live(next(value), when), nudge: (value) => hand.nudge(next(value)), set: (value) => hand.set(next(value)), commit: hand.commit };
+        return through(hand, next);
     };
 }

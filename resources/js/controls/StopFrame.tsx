@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { withStop } from '../session/stops';
 import { clamp } from '../session/strips';
-import type { Hand } from './hand';
+import { through, type Hand } from './hand';
 import { NumberField } from './NumberField';
 
 /** As many stops as the core takes. */
@@ -13,8 +13,7 @@ const RANGES = { offset: [0, 100], midpoint: [1, 99], value: [0, 100], opacity: 
 /** A share of one stop, shown in percent. */
 export function shareOf<T extends { offset: number }>(stops: T[], at: number, name: keyof typeof RANGES & keyof T, hand: Hand<T[]>): Hand<number | null> {
     const [least, most] = RANGES[name];
-    const next = (percent: number | null) => withStop(stops, at, { [name]: clamp(percent ?? 0, least, most) / 100 } as Partial<T>);
-    return { live: (percent, when) => hand.live(next(percent), when), nudge: (percent) => hand.nudge(next(percent)), set: (percent) => hand.set(next(percent)), commit: hand.commit };
+    return through(hand, (percent) => withStop(stops, at, { [name]: clamp(percent ?? 0, least, most) / 100 } as Partial<T>));
 }
 
 type Props<T> = { stops: T[]; at: number; hand: Hand<T[]>; words: { offset: string; remove: string }; /** what stands before and after the stop's offset */ before?: ReactNode; after?: ReactNode };

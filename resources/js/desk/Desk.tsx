@@ -1,32 +1,46 @@
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import type { Scene, Strip } from '../api/types';
-import { follow } from '../ui/pointer';
+import { accents } from '../controls/icons';
+import { onDesk, placesTo, type OnDesk } from '../session/desk';
 import type { Gestures } from '../session/gestures';
-import { everyStrip } from '../session/strips';
 import { useReadings } from '../session/readings';
 import { useWork, work } from '../session/store';
+import { everyStrip } from '../session/strips';
+import { Dots } from './Dots';
+import { Edge } from './Edge';
 import { Shelf } from './Shelf';
 import { StripCard } from './StripCard';
+import { cardsOf, useCarry } from './useCarry';
 import { useContributions } from './useContributions';
 
 /** The dock of strips, back to front from left to right. Strips are dragged along it, or carried with alt and the arrow keys. */
 export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
     const pending = useWork((state) => state.pending);
-    const strips = everyStrip(scene.strips, pending);
+    const chosen = useWork((state) => state.chosen);
+    const foldedGroups = useWork((state) => state.foldedGroups);
+    const shown = onDesk(scene.strips, pending, foldedGroups, chosen);
+    const strips = shown.map(({ strip }) => strip);
     const concerned = useReadings(scene).flatMap((reading) => reading.strips);
     const pictures = useContributions(scene);
     const open = useWork((state) => state.deskOpen);
     const list = useRef<HTMLDivElement>(null);
-    const { carried, slot, ...carrying } = useCarry(list, (strip, places) => void gestures.move(strip, places));
+    const places = useRef((strip: string, slot: number) => placesTo([], [], strip, slot));
+    useEffect(() => {
+        const [order, ids] = [everyStrip(scene.strips).map(({ id }) => id), shown.map(({ strip }) => strip.id)];
+        places.current = (strip, slot) => placesTo(order, ids, strip, slot);
+    });
+    const { carried, slot, ...carrying } = useCarry(list, (strip, to) => void gestures.move(strip, places.current(strip, to)));
+    useWheel(list);
 
     const step = useCallback(
-        (strip: string, places: number, carries: boolean) => {
+        (strip: string, way: number, carries: boolean) => {
+            const cards = cardsOf(list.current);
+            const at = cards.findIndex((card) => card.dataset.strip === strip);
             if (carries) {
-                void gestures.move(strip, places);
+                void gestures.move(strip, places.current(strip, Math.max(0, way > 0 ? at + 2 : at - 1)));
                 return;
             }
-            const cards = Array.from(list.current?.querySelectorAll<HTMLElement>('[data-strip]') ?? []);
-            const next = cards[cards.findIndex((card) => card.dataset.strip === strip) + places];
+            const next = cards[at + way];
             if (next) {
                 work.choose(next.dataset.strip ?? null);
                 next.focus();
@@ -35,57 +49,49 @@ export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
         [gestures],
     );
 
+    // one stop for the tab key: the chosen strip, else the first
+    const tabbed = strips.some((strip) => strip.id === chosen) ? chosen : strips[0]?.id;
     return (
-        <section aria-label="Desk" className={`relative flex shrink-0 items-center gap-2 bg-bar px-3 pt-1 ${open ? 'h-[206px]' : 'h-[110px]'}`}>
+        <section aria-label="Desk" className={`relative flex shrink-0 items-start gap-2 bg-bar px-3 pt-1.5 ${open ? 'h-[206px]' : 'h-[110px]'}`}>
             <Edge open={open} />
-            <div ref={list} role="group" aria-label="Strips, back to front" className="flex h-full min-w-0 items-center gap-1.5 overflow-x-auto" {...carrying}>
-                {strips.map((strip, at) => (
-                    <div key={strip.id} className="relative flex" style={{ opacity: carried === strip.id ? 0.5 : 1 }}>
-                        {slot === at && <span className="absolute inset-y-1 -left-[5px] w-[3px] rounded-full bg-ink" />}
-                        {lineOf(strip, strips) && <span className="absolute inset-x-0 top-0 h-[3px] rounded-full" style={{ background: lineOf(strip, strips) }} />}
-                        <div className={strip.confinedTo && open ? 'mt-2.5' : ''}>
-                            <StripCard strip={strip} picture={pictures.get(strip.id)} gestures={gestures} noticed={concerned.includes(strip.id)} onStep={step} />
-                        </div>
-                        {slot === strips.length && at === strips.length - 1 && <span className="absolute inset-y-1 -right-[5px] w-[3px] rounded-full bg-ink" />}
+            <div ref={list} role="group" aria-label="Strips, back to front" className="flex h-full min-w-0 items-start gap-1.5 overflow-x-auto [scrollbar-width:none]" {...carrying}>
+                {shown.map((one, at) => (
+                    <div key={one.strip.id} className="relative flex" style={{ opacity: carried === one.strip.id ? 0.5 : 1 }}>
+                        {slot === at && <Slot side="left" />}
+                        <Belongs one={one} strips={strips} />
+                        <StripCard
+                            strip={one.strip}
+                            folded={one.folded}
+                            isTabbed={one.strip.id === tabbed}
+                            picture={pictures.get(one.strip.id)}
+                            gestures={gestures}
+                            noticed={concerned.includes(one.strip.id)}
+                            onStep={step}
+                        />
+                        {slot === shown.length && at === shown.length - 1 && <Slot side="right" />}
                     </div>
                 ))}
             </div>
             <Shelf scene={scene} gestures={gestures} />
+            <Dots list={list} dots={strips.map((strip) => ({ id: strip.id, name: strip.name, colour: accents[strip.family] ?? 'var(--color-air)' }))} chosen={chosen} />
         </section>
     );
 }
 
-/** The upper edge of the desk: pulled up or down, or pressed, it opens the desk or lets it down. */
-function Edge({ open }: { open: boolean }) {
-    function onPointerDown(event: React.PointerEvent<HTMLButtonElement>) {
-        const from = event.clientY;
-        let to: boolean | null = null;
-        follow(event.currentTarget, event.pointerId, {
-            move: (pointer) => {
-                const way = pointer.clientY - from;
-                to = Math.abs(way) < FAR_ENOUGH ? to : way < 0;
-            },
-            end: () => work.desk(to ?? !open),
-        });
-    }
+/** Where a carried strip comes to stand. */
+function Slot({ side }: { side: 'left' | 'right' }) {
+    return <span className={`absolute top-0 h-[92%] w-[3px] rounded-full bg-ink ${side === 'left' ? '-left-[5px]' : '-right-[5px]'}`} />;
+}
+
+/** Lines that hold together a plate with what is confined to it, and a group with its strips. */
+function Belongs({ one, strips }: { one: OnDesk; strips: Strip[] }) {
+    const line = lineOf(one.strip, strips);
+    const inGroup = one.group !== null || (one.strip.strips !== undefined && one.folded === 0);
     return (
-        <button
-            aria-label="The whole desk"
-            aria-expanded={open}
-            title={open ? 'Lower the desk' : 'Open the desk: modes, masks, whole names'}
-            className="group absolute -top-[5px] right-0 left-0 z-10 flex h-[15px] cursor-ns-resize touch-none items-center justify-center"
-            onPointerDown={onPointerDown}
-            onKeyDown={(event) => {
-                const way = { ArrowUp: true, ArrowDown: false, Enter: !open, ' ': !open }[event.key];
-                if (way !== undefined) {
-                    event.preventDefault();
-                    event.stopPropagation();
-                    work.desk(way);
-                }
-            }}
-        >
-            <span className="h-[3px] w-12 rounded-full bg-line group-hover:bg-quiet" aria-hidden />
-        </button>
+        <>
+            {line && <span className="pointer-events-none absolute inset-x-0 -top-[3px] h-[3px] rounded-full" style={{ background: line }} />}
+            {inGroup && <span className={`pointer-events-none absolute -bottom-[2px] h-[2px] bg-quiet ${one.group === null ? '-right-1.5 left-0' : '-right-1.5 -left-1.5'}`} data-in-group />}
+        </>
     );
 }
 
@@ -98,50 +104,17 @@ function lineOf(strip: Strip, strips: Strip[]): string | undefined {
     return plate === undefined ? undefined : LINES[plates.indexOf(plate) % LINES.length];
 }
 
-const FAR_ENOUGH = 8;
-
-/** Carries a strip along the desk with the pointer; the slot says where it would come to stand. */
-function useCarry(list: React.RefObject<HTMLDivElement | null>, onMove: (strip: string, places: number) => void) {
-    const [carried, setCarried] = useState<string | null>(null);
-    const [slot, setSlot] = useState<number | null>(null);
-
-    function onPointerDown(event: React.PointerEvent) {
-        const target = event.target as HTMLElement;
-        const card = target.closest<HTMLElement>('[data-strip]');
-        if (!card || event.button !== 0 || target.closest('button, input, [role="slider"]')) {
-            return;
-        }
-        const strip = card.dataset.strip ?? '';
-        const start = event.clientX;
-        let to: number | null = null;
-        const cards = () => Array.from(list.current?.querySelectorAll<HTMLElement>('[data-strip]') ?? []);
-        const move = (pointer: globalThis.PointerEvent) => {
-            if (to === null && Math.abs(pointer.clientX - start) < FAR_ENOUGH) {
-                return;
-            }
-            const middles = cards().map((other) => other.getBoundingClientRect().left + other.offsetWidth / 2);
-            to = middles.filter((middle) => middle < pointer.clientX).length;
-            setCarried(strip);
-            setSlot(to);
-        };
-        const end = () => {
-            window.removeEventListener('pointermove', move);
-            window.removeEventListener('pointerup', end);
-            window.removeEventListener('pointercancel', end);
-            const from = cards().findIndex((other) => other.dataset.strip === strip);
-            setCarried(null);
-            setSlot(null);
-            if (to !== null && from >= 0) {
-                const places = to > from ? to - 1 - from : to - from;
-                if (places !== 0) {
-                    onMove(strip, places);
-                }
+/** The wheel moves the desk sideways. */
+function useWheel(list: React.RefObject<HTMLDivElement | null>) {
+    useEffect(() => {
+        const element = list.current;
+        const onWheel = (event: WheelEvent) => {
+            if (element && !event.ctrlKey && Math.abs(event.deltaY) > Math.abs(event.deltaX) && element.scrollWidth > element.clientWidth) {
+                event.preventDefault();
+                element.scrollLeft += event.deltaY;
             }
         };
-        window.addEventListener('pointermove', move);
-        window.addEventListener('pointerup', end);
-        window.addEventListener('pointercancel', end);
-    }
-
-    return { carried, slot, onPointerDown };
+        element?.addEventListener('wheel', onWheel, { passive: false });
+        return () => element?.removeEventListener('wheel', onWheel);
+    }, [list]);
 }

@@ -78,15 +78,15 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
             <input
                 ref={input}
                 type="file"
+                multiple
+                data-brings-plate
                 accept="image/png,image/jpeg"
                 aria-label="Picture for a plate"
                 className="hidden"
                 onChange={(event) => {
-                    const file = event.target.files?.[0];
+                    const files = Array.from(event.target.files ?? []);
                     event.target.value = '';
-                    if (file) {
-                        void gestures.addPlate(file, scene.width / 2, scene.height / 2);
-                    }
+                    void gestures.addPlates(files);
                 }}
             />
         </>

@@ -1,8 +1,11 @@
+import { ChevronDown, ChevronRight, Lock } from 'lucide-react';
 import { memo, useEffect, useRef, useState } from 'react';
 import type { Strip } from '../api/types';
 import { linearModes } from '../generated/catalogue';
 import { hintOf } from '../ui/kelvin';
+import { Menu, type Item } from '../ui/Menu';
 import { SmallPicture } from '../ui/SmallPicture';
+import type { Small } from '../ui/smallPictures';
 import { figure } from '../ui/words';
 import type { Gestures } from '../session/gestures';
 import { colourOf, isLight } from '../session/strips';
@@ -12,7 +15,11 @@ import { accents, KindIcon, maskHint } from '../controls/icons';
 
 type Props = {
     strip: Strip;
-    picture: ImageData | undefined;
+    picture: Small | undefined;
+    /** Strips of the group that are folded away. */
+    folded: number;
+    /** Whether the tab key comes here. */
+    isTabbed: boolean;
     gestures: Gestures;
     /** Whether a reading concerns it. */
     noticed: boolean;
@@ -21,11 +28,12 @@ type Props = {
 };
 
 /** A strip on the desk: its contribution beside its fader, what it is called, solo and mute, and how it is mixed. */
-export const StripCard = memo(function StripCard({ strip, picture, gestures, noticed, onStep }: Props) {
+export const StripCard = memo(function StripCard({ strip, picture, folded, isTabbed, gestures, noticed, onStep }: Props) {
     const isChosen = useWork((state) => state.chosen === strip.id);
     const isAlso = useWork((state) => state.also.includes(strip.id));
     const isSolo = useWork((state) => state.solo.includes(strip.id));
     const open = useWork((state) => state.deskOpen);
+    const isToFocus = useWork((state) => state.toFocus === strip.id);
     const [renaming, setRenaming] = useState(false);
     const card = useRef<HTMLDivElement>(null);
     const light = isLight(strip);
@@ -40,6 +48,40 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
         }
     }, [isChosen]);
 
+    useEffect(() => {
+        if (isToFocus) {
+            card.current?.focus({ preventScroll: true });
+            work.focus(null);
+        }
+    }, [isToFocus]);
+
+    const mute = () => void gestures.change(strip.id, { muted: !strip.muted }, strip.muted ? 'Unmute' : 'Mute');
+    const isGroup = (strip.strips?.length ?? 0) > 0;
+    function fold() {
+        // its strips go out of sight, so none of them stays chosen
+        if (folded === 0) {
+            work.choose(strip.id);
+        }
+        work.foldGroup(strip.id, folded === 0);
+    }
+    const menu: Item[][] = [
+        [
+            { label: 'Rename', keys: 'Enter', run: () => window.setTimeout(() => setRenaming(true)) },
+            { label: 'Duplicate', keys: 'D', run: () => void gestures.duplicate(strip.id) },
+            { label: strip.locked ? 'Unlock' : 'Lock', run: () => void gestures.change(strip.id, { locked: !strip.locked }, strip.locked ? 'Unlock' : 'Lock') },
+            { label: 'Delete', keys: 'Delete', run: () => void gestures.remove(strip.id) },
+        ],
+        [
+            { label: isSolo ? 'No solo' : 'Solo', keys: 'S', run: () => work.toggleSolo(strip.id) },
+            { label: strip.muted ? 'Unmute' : 'Mute', keys: 'M', run: mute },
+            ...(isGroup ? [{ label: folded > 0 ? 'Show its strips' : 'Fold its strips away', keys: 'Space', run: fold }] : []),
+        ],
+        [
+            { label: 'Carry to the back', keys: 'Alt left', run: () => onStep(strip.id, -1, true) },
+            { label: 'Carry to the front', keys: 'Alt right', run: () => onStep(strip.id, 1, true) },
+        ],
+    ];
+
     function onKeyDown(event: React.KeyboardEvent) {
         if (event.target !== event.currentTarget) {
             return;
@@ -51,6 +93,12 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
             onStep(strip.id, sideways, altKey);
         } else if (upward) {
             gestures.nudge(strip.id, fade(faded(value, upward, scale, shiftKey)), 'Fade');
+        } else if (key === ' ') {
+            if (isChosen && isGroup) {
+                fold();
+            } else {
+                work.choose(strip.id);
+            }
         } else if (key === 'Enter' || key === 'F2') {
             setRenaming(true);
         } else {
@@ -70,6 +118,7 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
             onLive={(next, at) => work.live(strip.id, fade(next), at)}
             onNudge={(next) => gestures.nudge(strip.id, fade(next), 'Fade')}
             onCommit={() => void gestures.commit(strip.id, 'Fade')}
+            onDrop={() => work.drop(strip.id)}
         />
     );
     const number = (
@@ -86,17 +135,33 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
             )}
         </div>
     );
+    const folding = isGroup && (
+        <button
+            tabIndex={-1}
+            aria-expanded={folded === 0}
+            aria-label={folded > 0 ? `Show the ${folded} strips of ${strip.name}` : `Fold the strips of ${strip.name} away`}
+            title={folded > 0 ? `Show its ${folded} strips (space)` : 'Fold its strips away (space)'}
+            className="absolute inset-0 flex items-end justify-start"
+            onClick={fold}
+        >
+            <span className="flex items-center rounded-tr-sm bg-well/85 pr-1 font-mono text-[11px]">
+                {folded > 0 ? <ChevronRight size={14} aria-hidden /> : <ChevronDown size={14} aria-hidden />}
+                {strip.strips?.length}
+            </span>
+        </button>
+    );
     const switches = (
         <>
             <Switch label="Solo" short="S" on={isSolo} onPress={() => work.toggleSolo(strip.id)} />
-            <Switch label="Mute" short="M" on={strip.muted} onPress={() => void gestures.change(strip.id, { muted: !strip.muted }, strip.muted ? 'Unmute' : 'Mute')} />
+            <Switch label="Mute" short="M" on={strip.muted} onPress={mute} />
         </>
     );
 
     return (
+        <Menu label={`Menu of ${strip.name}`} groups={menu} onOpen={() => work.choose(strip.id)}>
         <div
             ref={card}
-            tabIndex={isChosen ? 0 : -1}
+            tabIndex={isTabbed ? 0 : -1}
             role="group"
             aria-current={isChosen}
             aria-label={`${strip.name}, ${strip.mode}, ${figure(value, scale.fine, light)} ${scale.unit}${strip.muted ? ', muted' : ''}`}
@@ -112,10 +177,10 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
                     work.choose(strip.id);
                 }
             }}
-            onFocus={() => !isChosen && !useWork.getState().also.includes(strip.id) && work.choose(strip.id)}
             onKeyDown={onKeyDown}
         >
-            <div className={`flex items-center gap-1 ${open ? 'h-5' : 'h-[19px] pr-9'}`}>
+            <div className={`flex items-center gap-1 ${open ? 'h-[30px]' : 'h-[19px] pr-9'}`}>
+                {strip.locked && <Lock size={11} className="shrink-0 text-quiet" role="img" aria-label="Locked" />}
                 {noticed && <span className="h-2 w-2 shrink-0 rounded-full bg-alarm" role="img" aria-label="A reading concerns this strip" />}
                 {renaming ? (
                     <NameField
@@ -129,7 +194,7 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
                         }}
                     />
                 ) : (
-                    <span className="truncate font-medium text-ink" title={strip.name} onDoubleClick={() => setRenaming(true)}>
+                    <span className={`font-medium text-ink ${open ? 'line-clamp-2 leading-[1.15] [overflow-wrap:anywhere]' : 'truncate'}`} title={strip.name} onDoubleClick={() => setRenaming(true)}>
                         {strip.name}
                     </span>
                 )}
@@ -138,7 +203,7 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
                 <>
                     <div className="mt-0.5 flex items-start justify-between">
                         <div className="flex flex-col gap-1.5 pt-1.5">
-                            <Contribution picture={picture} size="h-[62px] w-[60px]" />
+                            <Contribution picture={picture} size="h-[62px] w-[60px]">{folding}</Contribution>
                             <Marks strip={strip} accent={accent} />
                         </div>
                         {fader}
@@ -154,7 +219,7 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
             ) : (
                 <>
                     <div className="mt-1 flex gap-1.5">
-                        <Contribution picture={picture} size="h-[40px] w-[54px]" />
+                        <Contribution picture={picture} size="h-[40px] w-[54px]">{folding}</Contribution>
                         <div className="flex flex-col justify-between">{switches}</div>
                     </div>
                     <div className="mt-1" title={mixed}>
@@ -164,12 +229,14 @@ export const StripCard = memo(function StripCard({ strip, picture, gestures, not
                 </>
             )}
         </div>
+        </Menu>
     );
 });
 
+/** Reached by its key, not by tabbing: the card has the one stop. */
 function Switch({ label, short, on, onPress }: { label: string; short: string; on: boolean; onPress: () => void }) {
     return (
-        <button aria-label={label} aria-pressed={on} title={label} className={`h-[18px] w-[18px] shrink-0 rounded-sm text-[11px] font-semibold ${on ? 'bg-ink text-well' : 'bg-well text-quiet hover:text-ink'}`} onClick={onPress}>
+        <button tabIndex={-1} aria-label={label} aria-pressed={on} title={`${label} (${short})`} className={`relative h-[18px] w-[18px] before:absolute before:-inset-[3px] shrink-0 rounded-sm text-[11px] font-semibold ${on ? 'bg-ink text-well' : 'bg-well text-quiet hover:text-ink'}`} onClick={onPress}>
             {short}
         </button>
     );
@@ -187,10 +254,11 @@ function Marks({ strip, accent }: { strip: Strip; accent: string }) {
     );
 }
 
-function Contribution({ picture, size }: { picture: ImageData | undefined; size: string }) {
+function Contribution({ picture, size, children }: { picture: Small | undefined; size: string; children?: React.ReactNode }) {
     return (
-        <div className={`flex ${size} items-center justify-center overflow-hidden rounded-sm bg-black`}>
+        <div className={`relative flex ${size} items-center justify-center overflow-hidden rounded-sm bg-black`}>
             <SmallPicture picture={picture} />
+            {children}
         </div>
     );
 }

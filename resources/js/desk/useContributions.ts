@@ -1,23 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import type { Scene } from '../api/types';
-import { picturesOf } from '../ui/smallPictures';
+import { picturesOf, type Small } from '../ui/smallPictures';
 import { useWork } from '../session/store';
 
 /** What each strip alone adds or takes away, as small pictures; asked for when the hand rests. */
-export function useContributions(scene: Scene): Map<string, ImageData> {
+export function useContributions(scene: Scene): Map<string, Small> {
     // the picture comes first, the small ones behind it
     const isShown = useWork((state) => !state.moving && state.shownRevision >= scene.revision);
     const query = useQuery({
         queryKey: ['contributions', scene.id, scene.revision],
         queryFn: async () => {
             const reply = await api.contributions(scene.id);
-            return reply ? picturesOf(reply) : new Map<string, ImageData>();
+            return reply ? picturesOf(reply) : new Map<string, Small>();
         },
         enabled: isShown,
         placeholderData: (last) => last,
         staleTime: Infinity,
         gcTime: 60000,
     });
-    return query.data ?? new Map<string, ImageData>();
+    return query.data ?? new Map<string, Small>();
 }

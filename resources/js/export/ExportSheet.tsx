@@ -5,6 +5,7 @@ import { api } from '../api/client';
 import type { Export, Scene } from '../api/types';
 import { sayError } from '../ui/notices';
 import { megabytes } from '../ui/words';
+import { focusBack } from '../ui/focus';
 import { useWork, work } from '../session/store';
 
 const FORMATS = [
@@ -20,7 +21,13 @@ export function ExportSheet({ scene }: { scene: Scene }) {
         <Dialog.Root open={open} onOpenChange={work.exporting}>
             <Dialog.Portal>
                 <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
-                <Dialog.Content aria-describedby={undefined} className="fixed top-1/2 left-1/2 z-50 w-[520px] -translate-x-1/2 -translate-y-1/2 rounded-md border border-line bg-panel p-5">
+                <Dialog.Content
+                    aria-describedby={undefined}
+                    onCloseAutoFocus={(event) => {
+                        event.preventDefault();
+                        focusBack();
+                    }}
+                    className="fixed top-1/2 left-1/2 z-50 w-[520px] -translate-x-1/2 -translate-y-1/2 rounded-md border border-line bg-panel p-5">
                     <Dialog.Title className="font-semibold">Export</Dialog.Title>
                     <Body scene={scene} />
                     <Dialog.Close className="mt-4 rounded-md border border-line px-3 py-1 hover:bg-raised">Close</Dialog.Close>

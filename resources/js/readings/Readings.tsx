@@ -1,13 +1,14 @@
 import { Popover } from 'radix-ui';
 import type { Scene } from '../api/types';
 import type { Gestures } from '../session/gestures';
-import { useReadings } from '../session/readings';
+import { useReadings, useSaying } from '../session/readings';
 import { useWork, work } from '../session/store';
 
 /** What the core has noticed, each with its mends. */
 export function Readings({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
     const open = useWork((state) => state.readingsOpen);
     const readings = useReadings(scene);
+    useSaying(readings);
     return (
         <Popover.Root open={open} onOpenChange={work.readings}>
             <Popover.Trigger className={`rounded-md px-2 ${readings.length > 0 ? 'text-ink' : 'text-quiet'} hover:text-ink`} data-testid="readings">

@@ -3,7 +3,7 @@ import { X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { api } from '../api/client';
 import type { Scene } from '../api/types';
-import { picturesOf } from '../ui/smallPictures';
+import { picturesOf, type Small } from '../ui/smallPictures';
 import { SmallPicture } from '../ui/SmallPicture';
 import { figure } from '../ui/words';
 import type { Gestures } from '../session/gestures';
@@ -20,7 +20,7 @@ function Sheet({ scene, source, name, gestures }: { scene: Scene; source: string
     const query = useQuery({ queryKey: ['consequence', scene.id, source, scene.revision], queryFn: () => api.consequence(scene.id, source) });
     const [turned, setTurned] = useState<Record<string, boolean>>({});
     const proposals = query.data?.proposals ?? [];
-    const pictures = useMemo(() => (query.data ? picturesOf(query.data.pictures) : new Map<string, ImageData>()), [query.data]);
+    const pictures = useMemo(() => (query.data ? picturesOf(query.data.pictures) : new Map<string, Small>()), [query.data]);
     const ticked = proposals.filter(({ key, ticked }) => turned[key] ?? ticked).map(({ key }) => key);
     return (
         <section aria-label={`What belongs to ${name}`} data-testid="consequence" className="fixed top-12 right-3 z-30 flex max-h-[70vh] w-[320px] flex-col rounded-md border border-line bg-well shadow-xl">
@@ -44,7 +44,9 @@ function Sheet({ scene, source, name, gestures }: { scene: Scene; source: string
                         return (
                             <li key={proposal.key}>
                                 <label className={`flex cursor-pointer flex-col rounded-sm border p-1.5 ${isOn ? 'border-ink bg-raised' : 'border-line'}`}>
-                                    <Small picture={pictures.get(proposal.strip)} />
+                                    <span className="flex h-[78px] items-center justify-center overflow-hidden rounded-sm bg-black">
+                                        <SmallPicture picture={pictures.get(proposal.strip)} />
+                                    </span>
                                     <span className="mt-1 flex items-start gap-1.5">
                                         <input type="checkbox" className="mt-[3px] h-3.5 w-3.5 accent-[#ececec]" checked={isOn} onChange={(event) => setTurned({ ...turned, [proposal.key]: event.target.checked })} />
                                         <span className="min-w-0 leading-tight">
@@ -73,24 +75,5 @@ function Sheet({ scene, source, name, gestures }: { scene: Scene; source: string
                 </footer>
             )}
         </section>
-    );
-}
-
-/** How much brighter a small picture is shown, so that its brightest places are light. */
-function brightening({ data }: ImageData): number {
-    let most = 1;
-    for (let at = 0; at < data.length; at += 4) {
-        most = Math.max(most, data[at] ?? 0, data[at + 1] ?? 0, data[at + 2] ?? 0);
-    }
-    return Math.min(12, Math.max(1, 230 / most));
-}
-
-function Small({ picture }: { picture: ImageData | undefined }) {
-    // brightened until something can be seen in it
-    const filter = useMemo(() => picture && `brightness(${brightening(picture)})`, [picture]);
-    return (
-        <span className="flex h-[78px] items-center justify-center overflow-hidden rounded-sm bg-black">
-            <SmallPicture picture={picture} filter={filter} />
-        </span>
     );
 }

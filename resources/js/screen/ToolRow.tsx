@@ -1,11 +1,12 @@
 import type { Ground, Scene, Strip } from '../api/types';
+import { Action } from '../controls/Action';
 import { OneOf } from '../controls/OneOf';
 import { pressures, stripKinds } from '../generated/catalogue';
 import { Readings } from '../readings/Readings';
-import { groundFor, isOfLines, paintTarget } from '../view/tools/target';
+import { groundFor, isOfLines, letsAllIn, paintable, paintsOn, paintTarget, type Target } from '../view/tools/target';
 import type { Gestures } from '../session/gestures';
 import { everyStrip } from '../session/strips';
-import { useWork, work, type Seeing, type Tool } from '../session/store';
+import { useWork, work, type Paints, type Seeing, type Tool } from '../session/store';
 
 const TOOLS: { tool: Tool; label: string; key: string }[] = [
     { tool: 'move', label: 'Move', key: 'E' },
@@ -22,7 +23,9 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
     const tool = useWork((state) => state.tool);
     const chosen = useWork((state) => state.chosen);
     const camera = useWork((state) => state.camera);
-    const strip = everyStrip(scene.strips).find((other) => other.id === chosen);
+    const all = everyStrip(scene.strips);
+    const strip = all.find((other) => other.id === chosen);
+    const isPair = strip !== undefined && (strip.complements !== undefined || all.some((other) => other.complements === strip.id));
     return (
         <div className="flex h-8 shrink-0 items-center gap-1 bg-panel px-3">
             <OneOf
@@ -33,7 +36,7 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
                 onSet={work.takeTool}
             />
             <div className="ml-3 flex min-w-0 flex-1 items-center gap-2.5 overflow-hidden whitespace-nowrap">
-                <Settings tool={tool} strip={strip} />
+                <Settings tool={tool} strip={strip} isPair={isPair} gestures={gestures} />
             </div>
             <div className="flex shrink-0 items-center gap-2">
                 <Readings scene={scene} gestures={gestures} />
@@ -90,7 +93,7 @@ function See({ isChosen }: { isChosen: boolean }) {
     );
 }
 
-function Settings({ tool, strip }: { tool: Tool; strip: Strip | undefined }) {
+function Settings({ tool, strip, isPair, gestures }: { tool: Tool; strip: Strip | undefined; isPair: boolean; gestures: Gestures }) {
     const drawing = useWork((state) => state.drawing);
     const placing = useWork((state) => state.placing);
     const marking = useWork((state) => state.marking);
@@ -119,7 +122,7 @@ function Settings({ tool, strip }: { tool: Tool; strip: Strip | undefined }) {
         case 'pan':
             return <Hint text="Drag the picture. The wheel zooms at the pointer." />;
         default:
-            return strip ? tool === 'paint' ? <BrushSettings strip={strip} /> : tool === 'outline' ? <OutlineSettings strip={strip} /> : <PickSettings strip={strip} /> : <Hint text="Choose a strip on the desk first: its masks are what you work on." />;
+            return strip ? tool === 'paint' ? <BrushSettings strip={strip} isPair={isPair} gestures={gestures} /> : tool === 'outline' ? <OutlineSettings strip={strip} /> : <PickSettings strip={strip} /> : <Hint text="Choose a strip on the desk first: its masks are what you work on." />;
     }
 }
 
@@ -127,16 +130,38 @@ function Hint({ text }: { text: string }) {
     return <span className="truncate text-quiet">{text}</span>;
 }
 
-function BrushSettings({ strip }: { strip: Strip }) {
+/** Everything is held back, to be let in by strokes. */
+function beginWithNothing(strip: Strip, target: Target, gestures: Gestures): void {
+    void (target.mask
+        ? gestures.change(strip.id, { masks: { [target.mask.id]: { values: { start: 'hidden' } } } }, 'Begin with nothing')
+        : gestures.addMask(strip.id, target.kind, [0, 0], 1, { on: target.on, values: { start: 'hidden', strokes: [] } }));
+}
+
+function BrushSettings({ strip, isPair, gestures }: { strip: Strip; /** it shares its line with another strip */ isPair: boolean; gestures: Gestures }) {
     const brush = useWork((state) => state.brush);
     const mask = useWork((state) => state.mask);
-    const onFalloff = useWork((state) => state.onFalloff);
-    const target = paintTarget(strip, mask, brush.followsEdges, onFalloff);
+    const target = paintTarget(strip, mask, useWork((state) => state.paints));
+    const choices = paintable(strip);
     const isCut = target.kind === 'painted cut';
     const isLamp = stripKinds.find((kind) => kind.key === strip.kind)?.tip === 'lamp';
     return (
         <>
+ {choices.length > 1 && (
+                <label className="flex shrink-0 items-center gap-1.5 text-quiet">
+                    Paints
+                    <select className="h-6 rounded-sm bg-well px-1 text-ink" value={paintsOn(target)} onChange={(event) => work.paints(event.target.value as Paints)}>
+                        {choices.map((choice) => (
+                            <option key={choice} value={choice}>
+                                {choice}
+                            </option>
+                        ))}
+                    </select>
+                </label>
+            )}
             <Either label="What the brush does" value={brush.reveals} onSet={(reveals) => work.brush({ reveals })} words={isCut ? ['Subject', 'Background'] : ['Let in', 'Hold back']} />
+            {brush.reveals && letsAllIn(target) && !isPair && (
+                <Action label="Begin with nothing" title="Holds everything back, so that strokes let it in" onPress={() => beginWithNothing(strip, target, gestures)} />
+            )}
             <Small label="Size" unit="px" value={brush.size} least={1} most={4000} onSet={(size) => work.brush({ size })} />
             {!isCut && (
                 <>
@@ -169,13 +194,12 @@ function BrushSettings({ strip }: { strip: Strip }) {
                     </label>
                 </>
             )}
-            {strip.family === 'plate' && <Tick label="Follows edges" value={brush.followsEdges} onSet={(followsEdges) => work.brush({ followsEdges })} />}
         </>
     );
 }
 
 function OutlineSettings({ strip }: { strip: Strip }) {
-    const on = groundFor(strip, useWork((state) => state.onFalloff));
+    const on = groundFor(strip, useWork((state) => state.paints));
     const ends = on === 'emitter' && isOfLines(strip) ? 'end with Enter or on the last point' : 'close on the first point';
     return (
         <>
@@ -194,7 +218,7 @@ function PickSettings({ strip }: { strip: Strip }) {
             <Either label="Takes what is" value={pick.reach === 'touching'} onSet={(touching) => set({ reach: touching ? 'touching' : 'everywhere' })} words={['Touching', 'Everywhere']} />
             <Small label="Tolerance" unit="%" value={pick.tolerance} least={0.5} most={100} onSet={(tolerance) => set({ tolerance })} />
             <Small label="Patch" unit="px" value={pick.patch} least={1} most={101} onSet={(patch) => set({ patch })} />
-            <Hint text={strip.family === 'plate' || strip.shines ? `Click an area: ${GROUNDS[groundFor(strip, false)]} ${strip.name}` : 'Choose a plate: colour areas are picked on one.'} />
+            <Hint text={strip.family === 'plate' || strip.shines ? `Click an area: ${GROUNDS[groundFor(strip, null)]} ${strip.name}` : 'Choose a plate: colour areas are picked on one.'} />
         </>
     );
 }
@@ -215,15 +239,6 @@ function Either({ label, value, words, onSet }: { label: string; value: boolean;
             ]}
             onSet={(chosen) => onSet(chosen === 'first')}
         />
-    );
-}
-
-function Tick({ label, value, onSet }: { label: string; value: boolean; onSet: (value: boolean) => void }) {
-    return (
-        <label className="flex shrink-0 items-center gap-1.5 text-quiet">
-            <input type="checkbox" className="h-3.5 w-3.5 accent-[#ececec]" checked={value} onChange={(event) => onSet(event.target.checked)} />
-            {label}
-        </label>
     );
 }
 

@@ -9,6 +9,7 @@ import { LightBar } from '../compass/LightBar';
 import { Desk } from '../desk/Desk';
 import { ExportSheet } from '../export/ExportSheet';
 import { Notices } from '../ui/notices';
+import { useFilesIn } from '../ui/filesIn';
 import { TakingIn } from '../ui/takingIn';
 import { go } from '../ui/route';
 import { View } from '../view/View';
@@ -27,11 +28,17 @@ import { useWork, work } from '../session/store';
 export function WorkScreen({ sceneId }: { sceneId: string }) {
     const query = useQuery({ queryKey: ['scene', sceneId], queryFn: () => api.scene(sceneId) });
     const gestures = useGestures(sceneId);
+    const begun = useWork((state) => state.scene);
+    const { data } = query;
     useEffect(() => {
-        work.reset();
-    }, [sceneId]);
+        if (data && begun !== data.id) {
+            work.reset(data);
+        }
+    }, [data, begun]);
+    // opened anew it begins anew
+    useEffect(() => work.leave, [sceneId]);
 
-    if (query.isPending) {
+    if (query.isPending || (query.isSuccess && begun !== sceneId)) {
         return <Waiting text="Opening the scene…" />;
     }
     if (query.isError) {
@@ -63,6 +70,7 @@ function Waiting({ text, onAgain }: { text: string; onAgain?: () => void }) {
 function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
     useKeys(scene, gestures);
     useFollowing(scene.id, gestures);
+    useFilesIn((files) => void gestures.addPlates(files));
     const folded = useWork((state) => state.folded);
     useEffect(() => {
         document.title = `${scene.title} · Aumbrel`;

@@ -3,6 +3,7 @@ import type { Scene, Strip } from '../api/types';
 import type { Gestures } from '../session/gestures';
 import { everyStrip } from '../session/strips';
 import { sourceName, sourceOf } from '../session/things';
+import { focusBack, watchFocus } from '../ui/focus';
 import { course, useWork, work } from '../session/store';
 
 export const keyList: [string, string][] = [
@@ -12,9 +13,14 @@ export const keyList: [string, string][] = [
     ['R', 'Let in or hold back; alt swaps for one stroke'],
     ['Enter, Backspace, Escape while outlining', 'Close, take a point back, give up'],
     ['Space, dragging over the view', 'Pan'],
+    ['Z, X', 'Zoom in, zoom out'],
+    ['Ctrl or Cmd with arrows in the view', 'Pan'],
     ['F', 'Show the whole scene'],
+    ['A press on the picture', 'Choose what is there; with alt what lies beneath, with shift another one to it'],
+    ['Shift, dragging the ring', 'Move the pivot of a plate'],
     ['S, M', 'Solo, mute the chosen strip'],
     ['Left, right on the desk', 'Choose a strip'],
+    ['Space on the desk', 'Choose the strip that has the focus; of a group, fold its strips'],
     ['Shift with a click on the desk', 'Choose another plate too: they move together'],
     ['Alt with left, right', 'Carry the strip along the desk'],
     ['Up, down on the desk', 'Fade; with shift finer'],
@@ -27,7 +33,8 @@ export const keyList: [string, string][] = [
     ['W', 'Fold bench and desk away, or show them'],
     ['D', 'Duplicate'],
     ['Delete', 'Delete the strip'],
-    ['Ctrl or Cmd with Z', 'Undo; with shift redo'],
+    ['Ctrl or Cmd with Z, Y', 'Undo, redo; Z with shift redoes too'],
+    ['Ctrl or Cmd with V', 'Bring in a picture from the clipboard'],
     ['Escape', 'Take back what is being dragged'],
     ['?', 'This sheet'],
 ];
@@ -35,6 +42,8 @@ export const keyList: [string, string][] = [
 const TOOL_OF = { e: 'move', p: 'paint', o: 'outline', i: 'pick' } as const;
 
 const SIZE_STEP = 1.2;
+
+const ZOOM_STEP = 1.5;
 
 /** Smaller and larger; the same keys with shift make the brush harder and softer. */
 function size(key: string): void {
@@ -53,14 +62,19 @@ export function useKeys(scene: Scene, gestures: Gestures): void {
     useEffect(() => {
         const onDown = (event: KeyboardEvent) => {
             if (isField(event.target)) {
+                if (event.key === 'Enter' && event.target instanceof HTMLInputElement) {
+                    // what was typed is done: the keys mean the picture again
+                    window.setTimeout(focusBack);
+                }
                 return;
             }
-            if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+            const key = event.key.toLowerCase();
+            if ((event.ctrlKey || event.metaKey) && (key === 'z' || key === 'y')) {
                 event.preventDefault();
-                void (event.shiftKey ? gestures.redo() : gestures.undo());
+                void (event.shiftKey || key === 'y' ? gestures.redo() : gestures.undo());
                 return;
             }
-            if (event.ctrlKey || event.metaKey || event.altKey) {
+            if (event.ctrlKey || event.metaKey || event.altKey || (/^[a-z]$/.test(key) && !useWork.getState().letters)) {
                 return;
             }
             const held = HELD[event.key.toLowerCase() as keyof typeof HELD];
@@ -77,10 +91,12 @@ export function useKeys(scene: Scene, gestures: Gestures): void {
             }
         };
         const onBlur = work.letGoOfKeys;
+        const unwatch = watchFocus();
         window.addEventListener('keydown', onDown);
         window.addEventListener('keyup', onUp);
         window.addEventListener('blur', onBlur);
         return () => {
+            unwatch();
             window.removeEventListener('keydown', onDown);
             window.removeEventListener('keyup', onUp);
             window.removeEventListener('blur', onBlur);
@@ -139,6 +155,10 @@ function press(key: string, scene: Scene, gestures: Gestures): boolean {
             return true;
         case 'f':
             work.stand(null);
+            return true;
+        case 'z':
+        case 'x':
+            work.zoom(key.toLowerCase() === 'z' ? ZOOM_STEP : 1 / ZOOM_STEP, scene);
             return true;
         case '?':
             work.keys(true);

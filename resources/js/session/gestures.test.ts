@@ -65,7 +65,7 @@ beforeEach(() => {
     vi.spyOn(client.api, 'revision').mockImplementation(async () => server.revision);
     queries = new QueryClient();
     queries.setQueryData(['scene', 'x'], server);
-    work.reset();
+    work.reset({ id: 's', width: 320, height: 200 });
     gestures = new Gestures(queries, 'x');
 });
 

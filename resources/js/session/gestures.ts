@@ -110,6 +110,7 @@ export class Gestures {
         const id = newKey().slice(0, 12);
         if (await this.outbox.put(this.outbox.entry({ label: `Place a ${kind}`, path: 'gestures/place-source', body: { kind, at, id } }))) {
             work.choose(sourceName(id));
+            work.placed(sourceName(id));
             work.lookThrough(id);
         }
     }
@@ -137,6 +138,16 @@ export class Gestures {
         }
     }
 
+    /** Several pictures, one after the other, each a little further right and down, so that none hides another. */
+    async addPlates(files: File[], at: Point | null = null): Promise<void> {
+        const scene = this.scene();
+        const [x, y] = at ?? [(scene?.width ?? 0) / 2, (scene?.height ?? 0) / 2];
+        const step = Math.min(scene?.width ?? 0, scene?.height ?? 0) * 0.03;
+        for (const [number, file] of files.entries()) {
+            await this.addPlate(file, x + number * step, y + number * step);
+        }
+    }
+
     /** A picture that becomes no plate; its name in the scene, or null when it did not come. */
     async bring(file: File): Promise<string | null> {
         try {
@@ -148,6 +159,7 @@ export class Gestures {
     }
 
     duplicate(strip: string): Promise<void> {
+        this.settle();
         return this.add(this.of(strip, 'Duplicate', 'duplicate'));
     }
 
@@ -155,7 +167,9 @@ export class Gestures {
         const strips = this.strips();
         const at = strips.findIndex((other) => other.id === strip);
         if (await this.outbox.put(this.of(strip, 'Delete', 'remove-strip'))) {
-            work.choose(strips[at - 1]?.id ?? strips[at + 1]?.id ?? null);
+            const next = strips[at - 1]?.id ?? strips[at + 1]?.id ?? null;
+            work.choose(next);
+            work.focus(next);
         }
     }
 
@@ -244,10 +258,13 @@ export class Gestures {
         }
     }
 
+    /** Writes what waits for more keys. */
+    private settle(): void {
+        [...this.nudges.keys()].forEach((strip) => void this.commit(strip));
+    }
+
     private async step(label: string, path: 'undo' | 'redo'): Promise<void> {
-        // writes what waits for more keys
-        const nudged = [...this.nudges.keys()];
-        nudged.forEach((strip) => void this.commit(strip));
+        this.settle();
         const back = path === 'undo' ? this.outbox.takeBack() : null;
         if (back) {
             work.settle(back.key);
@@ -272,6 +289,9 @@ export class Gestures {
 
     /** A gesture about one strip. */
     private of(strip: string, label: string, gesture: string, body: Record<string, unknown> = {}): Entry {
+        if (useWork.getState().justPlaced === strip) {
+            work.placed(null);
+        }
         return this.outbox.entry({ label, path: `gestures/${gesture}`, body: { ...body, strip }, goesBy: 'strip', seen: this.seen([strip]) });
     }
 
@@ -288,6 +308,8 @@ export class Gestures {
         const added = this.strips().find((strip) => !known.includes(strip.id));
         if (added) {
             work.choose(added.id);
+            work.placed(added.id);
+            work.focus(added.id);
         }
     }
 

@@ -10,11 +10,23 @@ function without<T>(all: Record<string, T>, names: string[]): Record<string, T> 
     return Object.fromEntries(Object.entries(all).filter(([name]) => !names.includes(name)));
 }
 
+/** The hand rests when it has changed nothing for this long. */
+const RESTS_MS = 900;
+
+let resting: number | undefined;
+
+/** The hand is at work; new readings wait until it rests. */
+function works(): { rested: boolean } {
+    globalThis.clearTimeout(resting);
+    resting = globalThis.setTimeout(() => set({ rested: true }), RESTS_MS) as unknown as number;
+    return { rested: false };
+}
+
 /** What the hand is changing, and what of it waits to be written. */
 export const hand = {
     /** Shows a change without writing it. */
     live: (strip: string, change: StripChange, at: number = performance.now()) =>
-        set(({ hand, unwritten }) => ({ ...together({ ...hand, [strip]: joined(hand[strip], change) }, unwritten), moving: true, movedAt: at })),
+        set(({ hand, unwritten, justPlaced }) => ({ ...together({ ...hand, [strip]: joined(hand[strip], change) }, unwritten), moving: true, movedAt: at, ...works(), ...(strip === justPlaced ? { justPlaced: null } : {}) })),
     /** The hand has let go; what is pending stays until it is written. */
     rest: () => set({ moving: false }),
     /** Takes away what the hand is changing: it was not meant. */

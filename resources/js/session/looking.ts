@@ -1,5 +1,6 @@
 import type { Outlines, StageLines, Values } from '../api/types';
-import { keep, type Arrangement } from './arrangement';
+import { arrange } from './arranging';
+import { lensOf, zoomedAt } from './camera';
 import { set, useWork } from './slice';
 import type { Camera, Seeing, Step, Work } from './state';
 
@@ -12,6 +13,11 @@ export const looking = {
     stand: (camera: Camera) => set({ camera }),
     /** The view is being moved: drafts are wanted. */
     moveView: (camera: Camera, at: number) => set({ camera, moving: true, movedAt: at }),
+    /** The view is this large. */
+    sized: (view: Work['view']) => set({ view }),
+    /** Closer or further, about the middle of the view. */
+    zoom: (factor: number, scene: { width: number; height: number }) =>
+        set(({ camera, view }) => ({ camera: zoomedAt(lensOf(camera, scene, view), view, [view.width / 2, view.height / 2], factor) })),
     toggleSolo: (strip: string) => set(({ solo }) => ({ solo: solo.includes(strip) ? solo.filter((other) => other !== strip) : [...solo, strip] })),
     /** Before anything was lit, or without handles, while a key is held. */
     hold: (what: 'before' | 'clean', isHeld: boolean) => set({ [what]: isHeld }),
@@ -33,14 +39,9 @@ export const looking = {
     /** The picture that is shown is that of a later revision too. */
     sameAs: (revision: number) => set({ shownRevision: revision }),
     step: (step: Step) => set({ step }),
+    /** These readings were said while the hand rested. */
+    say: (said: string[]) => set({ said }),
 };
-
-/** Divides the room, and remembers it. */
-function arrange(change: Partial<Arrangement>): void {
-    set(change);
-    const { deskOpen, folded, compassOpen } = useWork.getState();
-    keep({ deskOpen, folded, compassOpen });
-}
 
 /** What is open beside the view. */
 export const panels = {
@@ -50,6 +51,12 @@ export const panels = {
     modes: (modesOpen: boolean) => set({ modesOpen }),
     compass: (compassOpen: boolean) => arrange({ compassOpen }),
     desk: (deskOpen: boolean) => arrange({ deskOpen }),
+    /** Folds the strips of a group away on the desk, or shows them. */
+    foldGroup: (group: string, away: boolean) => arrange({ foldedGroups: [...useWork.getState().foldedGroups.filter((other) => other !== group), ...(away ? [group] : [])] }),
+    /** Opens or folds a part of the bench, for every strip of its kind. */
+    section: (name: string, isOpen: boolean) => arrange({ sections: { ...useWork.getState().sections, [name]: isOpen } }),
+    /** Whether single letters are keys. */
+    letters: (letters: boolean) => arrange({ letters }),
     /** All room for the picture, or bench and desk too. */
     fold: (folded: boolean) => arrange({ folded }),
 };

@@ -1,10 +1,13 @@
-import type { Arrangement } from './arrangement';
+import { plain, type Arrangement } from './arrangement';
 import type { Changes, Noticed, Outlines, Point, StageLines, Stroke, Values } from '../api/types';
 
 export type Tool = 'move' | 'paint' | 'outline' | 'pick' | 'pan';
 
 /** What the brush does; its size is scene pixels. */
-export type BrushSettings = { size: number; hardness: number; opacity: number; flow: number; reveals: boolean; pressure: string; simulated: boolean; followsEdges: boolean; /** of a lamp's mark: along the stroke to across */ stretch: number; /** percent */ dapples: number };
+export type BrushSettings = { size: number; hardness: number; opacity: number; flow: number; reveals: boolean; pressure: string; simulated: boolean; /** of a lamp's mark: along the stroke to across */ stretch: number; /** percent */ dapples: number };
+
+/** What of a strip is painted: a cut that follows edges, a cut stroke by stroke, what of a light shines, or where it stops. */
+export type Paints = 'rough cut' | 'exact mask' | 'what shines' | 'falloff';
 
 /** What a click picks: tolerance in percent, the patch's width in picture pixels. */
 export type PickSettings = { tolerance: number; reach: 'touching' | 'everywhere'; patch: number };
@@ -30,18 +33,20 @@ export type Camera = { centre: Point; zoom: number } | null;
 
 /** All that this window knows beside the scene as it is written. */
 export type Work = Arrangement & {
+    /** The scene that is open. */
+    scene: string | null;
+    /** Its shorter side, px. */
+    span: number;
     chosen: string | null;
     /** The mask whose handles are shown, instead of the strip's own. */
     mask: string | null;
     /** Other chosen plates, which move with the chosen one. */
     also: string[];
     tool: Tool;
-    brush: BrushSettings;
-    pick: PickSettings;
     /** Whether the next outline or pick takes away. */
     takesAway: boolean;
-    /** Whether what is drawn on a light that shines by itself is its falloff, and not what shines. */
-    onFalloff: boolean;
+    /** What of the chosen strip is painted, outlined or picked; null is what suits it. */
+    paints: Paints | null;
     drawing: Drawing;
     placing: Placing;
     marking: Marking;
@@ -53,6 +58,8 @@ export type Work = Arrangement & {
     sphere: string | null;
     /** Whether corners are dragged in perspective. */
     fitting: boolean;
+    /** Whether the pivot of a plate is moved, and not the plate. */
+    pivoting: boolean;
     /** The plate whose cut-out is judged under a tint. */
     tint: string | null;
     /** Strokes whose result is not seen yet, in scene pixels. */
@@ -60,14 +67,24 @@ export type Work = Arrangement & {
     /** What the core noticed in the last draft. */
     noticed: Partial<Noticed>;
     readingsOpen: boolean;
+    /** Whether the hand has rested for a moment, so that something new may be said. */
+    rested: boolean;
+    /** The readings that were said when it rested last, by their ids. */
+    said: string[];
     step: Step;
     camera: Camera;
+    /** How large the view is, CSS pixels. */
+    view: { width: number; height: number };
     /** What the hand is changing right now, by strip: shown as drafts, written when it lets go. */
     hand: Changes;
     /** Gestures that are done and not yet written, the latest last. */
     unwritten: { key: string; changes: Changes }[];
     /** Both of these together: what differs from the scene as it is written. */
     pending: Changes;
+    /** The strip whose card on the desk is to have the focus. */
+    toFocus: string | null;
+    /** What was just placed and has not been touched since: it is not read yet. */
+    justPlaced: string | null;
     /** Whether something is being dragged, so that drafts are wanted. */
     moving: boolean;
     /** When the gesture's last event came, by the page's clock. */
@@ -93,14 +110,15 @@ export type Work = Arrangement & {
 };
 
 export const fresh: Work = {
+    ...plain,
+    scene: null,
+    span: 1000,
     chosen: null,
     mask: null,
     also: [],
     tool: 'move',
-    brush: { size: 60, hardness: 0, opacity: 100, flow: 100, reveals: true, pressure: 'nothing', simulated: false, followsEdges: true, stretch: 1, dapples: 0 },
-    pick: { tolerance: 12, reach: 'touching', patch: 7 },
     takesAway: false,
-    onFalloff: false,
+    paints: null,
     drawing: null,
     placing: null,
     marking: null,
@@ -108,18 +126,21 @@ export const fresh: Work = {
     consequence: null,
     sphere: null,
     fitting: false,
+    pivoting: false,
     tint: null,
     trail: [],
     noticed: {},
     readingsOpen: false,
-    deskOpen: false,
-    folded: false,
-    compassOpen: null,
+    rested: true,
+    said: [],
     step: 'Light',
     camera: null,
+    view: { width: 0, height: 0 },
     hand: {},
     unwritten: [],
     pending: {},
+    toFocus: null,
+    justPlaced: null,
     moving: false,
     movedAt: 0,
     outlines: {},

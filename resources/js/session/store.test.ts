@@ -3,7 +3,7 @@ import { beforeEach, expect, test } from 'vitest';
 import type { Stroke } from '../api/types';
 import { useWork, work } from './store';
 
-beforeEach(() => work.reset());
+beforeEach(() => work.reset({ id: 's', width: 320, height: 200 }));
 
 const state = () => useWork.getState();
 

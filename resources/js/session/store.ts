@@ -6,7 +6,19 @@ import { set } from './slice';
 import { fresh } from './state';
 
 export { useWork } from './slice';
-export { course, type BrushSettings, type Camera, type Drawing, type Marking, type PickSettings, type Placing, type Seeing, type Step, type Tool } from './state';
+export { course, type BrushSettings, type Camera, type Drawing, type Marking, type Paints, type PickSettings, type Placing, type Seeing, type Step, type Tool } from './state';
 
 /** Every way in which the state of this window changes. */
-export const work = { reset: () => set({ ...fresh, ...kept() }), ...choosing, ...hand, ...looking, ...panels };
+export const work = {
+    /** Begins with a scene; its size in px. */
+    reset: ({ id, width, height }: { id: string; width: number; height: number }) => {
+        const arrangement = kept();
+        const span = Math.min(width, height);
+        set({ ...fresh, ...arrangement, scene: id, span, brush: { ...arrangement.brush, size: Math.max(1, Math.round(arrangement.brush.size * span)) } });
+    },
+    leave: () => set({ scene: null }),
+    ...choosing,
+    ...hand,
+    ...looking,
+    ...panels,
+};

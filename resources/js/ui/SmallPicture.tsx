@@ -1,15 +1,17 @@
 import { useEffect, useRef } from 'react';
+import { figure } from './words';
+import type { Small } from './smallPictures';
 
-/** A small picture of what a strip adds, in whatever holds it; with a filter when it is to be shown otherwise than it is. */
-export function SmallPicture({ picture, filter }: { picture: ImageData | undefined; filter?: string }) {
+/** A small picture of what a strip adds, in whatever holds it; by how much it was brightened is said where the pointer rests. */
+export function SmallPicture({ picture }: { picture: Small | undefined }) {
     const canvas = useRef<HTMLCanvasElement>(null);
     useEffect(() => {
         const element = canvas.current;
         if (element && picture) {
-            element.width = picture.width;
-            element.height = picture.height;
-            element.getContext('2d')?.putImageData(picture, 0, 0);
+            element.width = picture.image.width;
+            element.height = picture.image.height;
+            element.getContext('2d')?.putImageData(picture.image, 0, 0);
         }
     }, [picture]);
-    return <canvas ref={canvas} className="h-full w-full object-contain" style={{ filter }} aria-hidden />;
+    return <canvas ref={canvas} className="h-full w-full object-contain" title={picture && picture.factor > 1 ? `Brightened ${figure(picture.factor, 0.1)} times` : undefined} aria-hidden />;
 }

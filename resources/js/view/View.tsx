@@ -1,13 +1,16 @@
+import { usePinch } from '@use-gesture/react';
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent, type PointerEvent, type WheelEvent } from 'react';
 import { api, Refused } from '../api/client';
 import type { Point, Scene } from '../api/types';
-import { follow } from '../ui/pointer';
+import { useLasting } from '../ui/lasting';
+import { Menu, type Item } from '../ui/Menu';
+import { follow, letGoOfPointers } from '../ui/pointer';
 import type { Gestures } from '../session/gestures';
 import { everyStrip } from '../session/strips';
 import { nudged } from '../session/nudge';
 import { AMBIENT, everySource, sourceName, sourceOf, STAGE } from '../session/things';
 import { useWork, work, type Seeing } from '../session/store';
-import { lensOf, panned, restScale, toScene, windowOf, zoomedAt, type Size } from '../session/camera';
+import { lensOf, panned, restScale, toScene, toView as toViewPlace, windowOf, zoomedAt, type Size } from '../session/camera';
 import { Handles } from './handles/Handles';
 import { ToolLayer } from './tools/ToolLayer';
 import { PictureLoop, type Shown } from './pictureLoop';
@@ -17,6 +20,18 @@ const WHEEL_RESTS_MS = 160;
 
 /** A picture that failed is asked for again as soon as the server answers; it is looked for this often. */
 const ASK_AGAIN_MS = 1500;
+
+/** A picture that takes longer than this is late: a quiet line says that work is going on. */
+const LATE_MS = 400;
+
+/** How much of the view the keys pan by. */
+const PANS = 0.2;
+
+/** A press that moves less than this, CSS pixels, is none of a drag. */
+const STILL = 4;
+
+/** Where a press means what is under it: not on a grip, nor on anything else that can be pressed. */
+const NO_SUBJECT = '[role="button"], button, a, input, select';
 
 /** The picture, and over it the handles of the chosen strip. */
 export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
@@ -30,11 +45,16 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     const [spaceHeld, setSpaceHeld] = useState(false);
     const [over, setOver] = useState(false);
     const lens = useMemo(() => lensOf(camera, scene, view), [camera, scene, view]);
-    const { shown, coming, progress, problem, again } = usePicture(scene, lens, view);
+    const { shown, coming, awaited, progress, problem, again } = usePicture(scene, lens, view);
+    const isLate = useLasting(awaited, LATE_MS);
     const hovered = useRef(false);
     const wheel = useRef(0);
+    const pinchedFrom = useRef<{ lens: typeof lens; at: Point } | null>(null);
+    const pressed = useRef<Point | null>(null);
+    const [menuAt, setMenuAt] = useState<{ at: Point; plates: string[] }>({ at: [0, 0], plates: [] });
     const pans = tool === 'pan' || spaceHeld;
 
+    useEffect(() => work.sized(view), [view]);
     useLayoutEffect(() => paint(canvas.current, shown, coming, lens, view), [shown, coming, lens, view]);
 
     useEffect(() => {
@@ -60,7 +80,57 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
         wheel.current = window.setTimeout(() => work.rest(), WHEEL_RESTS_MS);
     }
 
+    // two fingers zoom and move the picture, whatever the tool
+    usePinch(
+        ({ first, last, origin, movement: [factor], event }) => {
+            const at = inView({ clientX: origin[0], clientY: origin[1] }, box.current);
+            if (first) {
+                letGoOfPointers();
+                pressed.current = null;
+                pinchedFrom.current = { lens, at };
+            }
+            const from = pinchedFrom.current;
+            if (from) {
+                const moved = panned(from.lens, view, at[0] - from.at[0], at[1] - from.at[1]);
+                work.moveView(zoomedAt(lensOf(moved, scene, view), view, at, factor), event.timeStamp);
+            }
+            if (last) {
+                pinchedFrom.current = null;
+                work.rest();
+            }
+        },
+        { target: box, pointer: { touch: true }, scaleBounds: { min: 0.01, max: 100 }, eventOptions: { passive: false } },
+    );
+
+    /** What is under a press: the foremost plate that is not locked; beneath, the one behind the chosen one; also, another one to it. */
+    async function choose(at: Point, beneath: boolean, also: boolean) {
+        const plates = (await api.platesAt(scene.id, at).catch(() => [])).filter((id) => !everyStrip(scene.strips).find((strip) => strip.id === id)?.locked);
+        const { chosen } = useWork.getState();
+        const next = beneath ? plates[(plates.indexOf(chosen ?? '') + 1) % plates.length] : plates[0];
+        if (next === undefined) {
+            return;
+        }
+        if (also && chosen !== null && next !== chosen) {
+            work.toggleAlso(next);
+        } else if (next !== chosen) {
+            work.choose(next);
+        }
+    }
+
+    function onPress(event: PointerEvent) {
+        const from = pressed.current;
+        pressed.current = null;
+        const to = inView(event, box.current);
+        const isPress = from !== null && Math.hypot(to[0] - from[0], to[1] - from[1]) < STILL;
+        const { placing, marking, picking, sphere } = useWork.getState();
+        if (isPress && tool === 'move' && drawing === null && !placing && !marking && !picking && sphere === null && !spaceHeld) {
+            void choose(toScene(lens, to), event.altKey, event.shiftKey);
+        }
+    }
+
     function onPan(event: PointerEvent) {
+        const isOnPicture = event.button === 0 && !(event.target as Element).closest(NO_SUBJECT);
+        pressed.current = isOnPicture ? inView(event, box.current) : null;
         // who works on the picture is not typing any more: single letters are keys again
         if (document.activeElement instanceof HTMLInputElement || document.activeElement instanceof HTMLSelectElement) {
             box.current?.focus({ preventScroll: true });
@@ -81,15 +151,19 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
         event.preventDefault();
         setOver(false);
         const at = toScene(lens, inView(event, box.current));
-        for (const file of Array.from(event.dataTransfer.files)) {
-            await gestures.addPlate(file, at[0], at[1]);
-        }
+        await gestures.addPlates(Array.from(event.dataTransfer.files), at);
     }
 
     function onKeyDown(event: React.KeyboardEvent) {
         const step = event.shiftKey ? 10 : 1;
         const by: Record<string, Point> = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] };
         const delta = by[event.key];
+        if (delta && (event.ctrlKey || event.metaKey)) {
+            event.preventDefault();
+            const [dx, dy] = [Math.sign(delta[0]) * view.width * PANS, Math.sign(delta[1]) * view.height * PANS];
+            work.stand(panned(lens, view, -dx, -dy));
+            return;
+        }
         const { chosen, pending } = useWork.getState();
         const source = sourceOf(scene, chosen, pending);
         if (delta && source?.seenAt && event.target === event.currentTarget) {
@@ -108,15 +182,37 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
         }
     }
 
+    const named = (id: string) => everyStrip(scene.strips).find((strip) => strip.id === id)?.name ?? '';
+    const menu: Item[][] = [
+        menuAt.plates.map((id) => ({ label: `Choose ${named(id)}`, run: () => work.choose(id) })),
+        [
+            { label: 'Show the whole scene', keys: 'F', run: () => work.stand(null) },
+            { label: 'Zoom in here', keys: 'Z', run: () => work.stand(zoomedAt(lens, view, toViewPlace(lens, menuAt.at), 2)) },
+            { label: 'Zoom out', keys: 'X', run: () => work.stand(zoomedAt(lens, view, toViewPlace(lens, menuAt.at), 0.5)) },
+        ],
+        [{ label: 'Bring in a picture…', run: () => void document.querySelector<HTMLInputElement>('[data-brings-plate]')?.click() }],
+    ];
+    function onMenu(event: { clientX: number; clientY: number }) {
+        const at = toScene(lens, inView(event, box.current));
+        setMenuAt({ at, plates: [] });
+        void api.platesAt(scene.id, at).then(
+            (plates) => setMenuAt({ at, plates }),
+            () => undefined,
+        );
+    }
+
     return (
+        <Menu label="Menu of the view" groups={menu} onOpen={onMenu}>
         <div
             ref={box}
+            data-view
             tabIndex={0}
             role="application"
             aria-label="View: the picture with the handles of the chosen strip; arrow keys nudge it"
             className={`relative min-h-0 min-w-0 flex-1 touch-none overflow-hidden bg-surround select-none ${pans ? 'cursor-grab' : ''} ${over ? 'outline-2 -outline-offset-2 outline-warm' : ''}`}
             onWheel={onWheel}
             onPointerDownCapture={onPan}
+            onPointerUp={onPress}
             onPointerEnter={() => (hovered.current = true)}
             onPointerLeave={() => {
                 hovered.current = false;
@@ -130,13 +226,14 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             onDragLeave={() => setOver(false)}
             onDrop={onDrop}
         >
+            {shown === null && <Kept scene={scene} lens={lens} />}
             <canvas ref={canvas} className="absolute inset-0 h-full w-full" data-testid="picture" />
             {!clean && (tool === 'move' || tool === 'pan') && drawing === null && <Handles scene={scene} lens={lens} view={view} gestures={gestures} passive={pans} />}
             {!clean && !pans && <ToolLayer scene={scene} lens={lens} view={view} gestures={gestures} />}
-            <Seen factor={shown?.head.factor ?? 1} clipped={shown?.head.clipped ?? 0} />
-            {progress !== null && (
+            <Seen factor={shown?.head.factors?.[0] ?? 1} clipped={shown?.head.clipped ?? 0} />
+            {(isLate || progress !== null) && problem === null && (
                 <p role="status" className="pointer-events-none absolute bottom-2 left-2 rounded-sm bg-well/80 px-2 text-quiet">
-                    Rendering, {Math.floor(progress * 100)} %
+                    Rendering{progress === null ? '…' : `, ${Math.floor(progress * 100)} %`}
                 </p>
             )}
             {problem && (
@@ -148,6 +245,23 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
                 </div>
             )}
         </div>
+        </Menu>
+    );
+}
+
+/** The scene as it last looked, until its true picture is there. */
+function Kept({ scene, lens }: { scene: Scene; lens: ReturnType<typeof lensOf> }) {
+    const [isThere, setIsThere] = useState(true);
+    return !isThere ? null : (
+        <img
+            src={`/api/scenes/${scene.id}/thumbnail?kept=1`}
+            alt=""
+            draggable={false}
+            data-testid="kept"
+            className="pointer-events-none absolute max-w-none"
+            style={{ left: lens.origin[0], top: lens.origin[1], width: scene.width * lens.zoom, height: scene.height * lens.zoom }}
+            onError={() => setIsThere(false)}
+        />
     );
 }
 
@@ -192,6 +306,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
     const [shown, setShown] = useState<Shown | null>(null);
     /** A long picture of which some bands are there. */
     const [coming, setComing] = useState<Shown | null>(null);
+    const [awaited, setAwaited] = useState(true);
     const [progress, setProgress] = useState<number | null>(null);
     const [problem, setProblem] = useState<{ words: string; passes: boolean } | null>(null);
     const [attempt, setAttempt] = useState(0);
@@ -215,6 +330,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
             scene.id,
             (next) => {
                 setProblem(null);
+                setAwaited(false);
                 if (next.bands !== null) {
                     setComing(next);
                     return;
@@ -232,6 +348,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
             },
             (error) => {
                 setComing(null);
+                setAwaited(false);
                 setProblem({ words: error instanceof Error ? error.message : 'The picture could not be rendered.', passes: error instanceof Refused && (error.status === 0 || error.status >= 500) });
             },
             setProgress,
@@ -257,6 +374,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
         asked.current = content;
         hasCome.current = false;
         revision.current = scene.revision;
+        setAwaited(true);
         loop.current?.want({
             window: looked,
             scale,
@@ -283,7 +401,7 @@ function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
         return () => window.clearInterval(timer);
     }, [problem]);
 
-    return { shown, coming, progress, problem, again: useCallback(() => setAttempt((count) => count + 1), []) };
+    return { shown, coming, awaited, progress, problem, again: useCallback(() => setAttempt((count) => count + 1), []) };
 }
 
 /** What is asked for when the picture is seen in one way or another. */

@@ -45,7 +45,7 @@ export function Handles(props: { scene: Scene; lens: Lens; view: Size; gestures:
     return (
         <svg className={`absolute inset-0 h-full w-full ${props.passive ? 'pointer-events-none' : ''}`} width={props.view.width} height={props.view.height}>
             {chosen === STAGE && <StageHandles scene={scene} lens={lens} gestures={gestures} />}
-            {shared && (mask && OfMask ? createElement(OfMask, { ...shared, strip: holder ?? shared.strip, mask, key: mask.id }) : OfStrip && createElement(OfStrip, { ...shared, key: shared.strip.id }))}
+            {shared && (mask && OfMask ? createElement(OfMask, { ...shared, strip: holder ?? shared.strip, mask, key: mask.id }) : OfStrip && (!strip?.locked || strip.family === 'plate') && createElement(OfStrip, { ...shared, key: shared.strip.id }))}
             <SourceMarks scene={scene} lens={lens} gestures={gestures} />
         </svg>
     );

@@ -17,6 +17,7 @@ import type { StripHandleProps } from './types';
 export function PlateHandles(props: StripHandleProps) {
     const { scene, strip, lens, gestures } = props;
     const fitting = useWork((state) => state.fitting);
+    const pivoting = useWork((state) => state.pivoting);
     const also = useWork((state) => state.also);
     const step = useWork((state) => state.step);
     const [guides, setGuides] = useState<Guides>({ x: null, y: null });
@@ -83,6 +84,11 @@ export function PlateHandles(props: StripHandleProps) {
     const movedFoot = ([x, y]: Point): Point => [x + place[0] - wasX, y + place[1] - wasY];
     const toOwn = (point: Point) => (strip.maps ? mapped(strip.maps.toPlate, [point[0] - place[0] + wasX, point[1] - place[1] + wasY]) : toPicture(point));
 
+    const matching = step === 'Match' && fit === null && <MatchHandles {...props} toScene={toScene} toPicture={toPicture} />;
+    if (strip.locked) {
+        // what is marked on it can be, it stays where it is
+        return matching;
+    }
     return (
         <>
             <polygon points={corners.map((corner) => toView(lens, corner).join(',')).join(' ')} fill="transparent" style={{ cursor: 'move' }} data-handle="Plate" onPointerDown={onMove} />
@@ -113,7 +119,16 @@ export function PlateHandles(props: StripHandleProps) {
                     return { turn: wrap(Math.round((numberOf(strip.values, 'turn') + angle(at) - angle(from)) / by) * by) };
                 })}
             />
-            <Grip lens={lens} at={place} label="Pivot" shape="ring" onGrab={drag('Pivot', (at) => ({ pivot: toPicture(at), place: at }))} />
+            <Grip
+                lens={lens}
+                at={place}
+                label="Pivot"
+                title={pivoting ? 'Pivot: drag it' : 'Pivot: hold shift to move it; without, the plate moves'}
+                shape="ring"
+                colour={pivoting ? '#f2a950' : undefined}
+                cursor={pivoting ? 'grab' : 'move'}
+                onGrab={(event) => (pivoting || event.shiftKey ? drag('Pivot', (at) => ({ pivot: toPicture(at), place: at }))(event) : onMove(event))}
+            />
             {strip.stance === 'stands' &&
                 strip.standsOn?.map((foot, index) => (
                     <Grip
@@ -126,7 +141,7 @@ export function PlateHandles(props: StripHandleProps) {
                         onGrab={drag('Feet', (at) => ({ feet: (strip.standsOn ?? []).map((other, k) => roundPoint(toOwn(k === index ? at : movedFoot(other)))) }))}
                     />
                 ))}
-            {step === 'Match' && fit === null && <MatchHandles {...props} toScene={toScene} toPicture={toPicture} />}
+            {matching}
         </>
     );
 }

@@ -6,6 +6,12 @@ import { work } from '../../session/store';
 import type { Gestures } from '../../session/gestures';
 import type { Changes, StripChange } from '../../api/types';
 
+/** Where a grip stands in the scene; null of what is no grip. */
+function standsAt(element: Element): Point | null {
+    const [x, y] = (element.getAttribute('data-at') ?? '').split(' ').map(Number);
+    return x === undefined || y === undefined ? null : [x, y];
+}
+
 export type Held = { shift: boolean; alt: boolean };
 
 /**
@@ -33,17 +39,18 @@ export function startDragOf(
     event.stopPropagation();
     const element = event.currentTarget;
     const bounds = (element.closest('svg') ?? element).getBoundingClientRect();
-    const place = (at: { clientX: number; clientY: number }): Point => toScene(lens, [at.clientX - bounds.left, at.clientY - bounds.top]);
-    const from = place(event);
+    const under = (at: { clientX: number; clientY: number }): Point => toScene(lens, [at.clientX - bounds.left, at.clientY - bounds.top]);
+    // a grip is dragged by where it stands, not by where in it the pointer went down; one that waits at the border comes along from afar
+    const pressed = under(event);
+    const from = standsAt(element) ?? pressed;
+    const place = (at: { clientX: number; clientY: number }): Point => {
+        const [x, y] = under(at);
+        return [x + from[0] - pressed[0], y + from[1] - pressed[1]];
+    };
     let hasMoved = false;
     (element as SVGElement).focus?.();
 
-    const cancel = () => {
-        leave();
-        onEnd();
-        strips.forEach(work.drop);
-    };
-    const stop = follow(element, event.pointerId, {
+    follow(element, event.pointerId, {
         move: (pointer) => {
             hasMoved = true;
             for (const [strip, part] of Object.entries(change(place(pointer), from, { shift: pointer.shiftKey, alt: pointer.altKey }))) {
@@ -51,23 +58,14 @@ export function startDragOf(
             }
         },
         end: () => {
-            leave();
             onEnd();
             if (hasMoved) {
                 void (strips.length === 1 ? gestures.commit(strips[0] ?? '', label) : gestures.commitSeveral(strips, label));
             }
         },
-        cancel,
+        cancel: () => {
+            onEnd();
+            strips.forEach(work.drop);
+        },
     });
-    const onKey = (key: KeyboardEvent) => {
-        if (key.key === 'Escape') {
-            key.stopPropagation();
-            cancel();
-        }
-    };
-    const leave = () => {
-        stop();
-        window.removeEventListener('keydown', onKey, true);
-    };
-    window.addEventListener('keydown', onKey, true);
 }

@@ -1,17 +1,20 @@
 import type { PointerEvent } from 'react';
 import type { Point } from '../../api/types';
-import { toView, type Lens } from '../../session/camera';
+import { inReach, toView, type Lens } from '../../session/camera';
 
 type Shape = 'round' | 'square' | 'diamond' | 'ring';
 
 /** Something to grab: small to look at, at least 24 px to hit, with a dark rim so that it stands out on any picture. */
-export function Grip(props: { lens: Lens; at: Point; label: string; shape?: Shape; colour?: string; cursor?: string; onGrab: (event: PointerEvent<SVGGElement>) => void }) {
-    const [x, y] = toView(props.lens, props.at);
+export function Grip(props: { lens: Lens; at: Point; label: string; title?: string; shape?: Shape; colour?: string; cursor?: string; onGrab: (event: PointerEvent<SVGGElement>) => void }) {
+    // what lies outside of the view waits at its border
+    const near = inReach(props.lens, props.at);
+    const [x, y] = toView(props.lens, near);
+    const isAway = near !== props.at;
     const fill = props.colour ?? '#f4f4f4';
     const rim = { stroke: '#161616', strokeWidth: 1.5, fill };
     return (
-        <g transform={`translate(${x} ${y})`} role="button" tabIndex={-1} aria-label={props.label} data-handle={props.label} style={{ cursor: props.cursor ?? 'grab' }} className="group outline-none" onPointerDown={props.onGrab}>
-            <title>{props.label}</title>
+        <g transform={`translate(${x} ${y})`} data-at={`${props.at[0]} ${props.at[1]}`} data-away={isAway || undefined} opacity={isAway ? 0.7 : undefined} role="button" tabIndex={-1} aria-label={props.label} data-handle={props.label} style={{ cursor: props.cursor ?? 'grab' }} className="group outline-none" onPointerDown={props.onGrab}>
+            <title>{props.title ?? props.label}</title>
             <circle r={13} fill="transparent" />
             {(props.shape ?? 'round') === 'round' && <circle r={5.5} {...rim} />}
             {props.shape === 'square' && <rect x={-4.5} y={-4.5} width={9} height={9} {...rim} />}

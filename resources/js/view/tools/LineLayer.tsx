@@ -40,6 +40,7 @@ export function LineLayer({ strip, drawing, lens, view, gestures }: StripLayerPr
                     drawing === 'horizon' ? 'Draw the horizon' : 'Draw a shadow line',
                 );
             },
+            cancel: () => setLine(null),
         });
     }
 

@@ -20,7 +20,7 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
     const [hover, setHover] = useState<Point | null>(null);
     const takesAway = useWork((state) => state.takesAway);
     const chosenMask = useWork((state) => state.mask);
-    const on = groundFor(strip, useWork((state) => state.onFalloff));
+    const on = groundFor(strip, useWork((state) => state.paints));
     // a line that shines may end anywhere; an outline comes back to where it began
     const isLine = on === 'emitter' && isOfLines(strip);
     const open = strip.masks.find((mask) => mask.id === chosenMask && mask.kind === 'outline');
@@ -98,6 +98,7 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
                 setNodes([...nodes, { at, out, in: [-out[0], -out[1]] }]);
             },
             end: () => undefined,
+            cancel: () => setNodes(nodes),
         });
     }
 

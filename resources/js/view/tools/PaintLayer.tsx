@@ -3,10 +3,11 @@ import type { Ground, Mask, Point, Strip, Stroke, Values } from '../../api/types
 import { Pen, play, withPoint } from '../../pen/pen';
 import { stripKinds } from '../../generated/catalogue';
 import { useWork, work, type BrushSettings } from '../../session/store';
+import { say } from '../../ui/notices';
 import { follow } from '../../ui/pointer';
 import { toScene, toView, type Lens } from '../../session/camera';
 import { groundOf } from '../../session/ground';
-import { inWords, paintTarget } from './target';
+import { inWords, letsAllIn, paintTarget } from './target';
 import type { StripLayerProps } from './types';
 
 declare global {
@@ -29,10 +30,21 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
     const trail = useWork((state) => state.trail);
     const canvas = useRef<HTMLCanvasElement>(null);
     const [cursor, setCursor] = useState<Point | null>(null);
-    const onFalloff = useWork((state) => state.onFalloff);
-    const target = paintTarget(strip, chosenMask, brush.followsEdges, onFalloff);
+    const target = paintTarget(strip, chosenMask, useWork((state) => state.paints));
+    /** Where the last stroke went: until there is one, where it would go is said at the pointer. */
+    const [painted, setPainted] = useState('');
     const isCut = target.kind === 'painted cut';
     const line = isPair && !isCut ? lineMasks(strip) : null;
+    const where = isPair && !isCut ? `the line of ${strip.name}` : inWords(strip, target);
+    const isNeedless = !isPair && brush.reveals && letsAllIn(target);
+
+    useEffect(() => {
+        // a cut begins with the subject; of a new falloff nothing is held back yet, which is what the first stroke is for
+        if (target.mask === null && !isPair) {
+            work.brush({ reveals: isCut });
+        }
+        // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each target, not whenever the brush changes
+    }, [where]);
 
     useEffect(() => {
         drawTrail(canvas.current, trail, lens);
@@ -56,6 +68,11 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
         const begun = event.timeStamp;
         // what is erased with the other mouse button's key: alt swaps for one stroke
         const reveals = (brush.reveals !== event.altKey) !== flips;
+        if (reveals && !isPair && letsAllIn(target)) {
+            say('Nothing is held back here yet, so there is nothing to let in. Hold back first, or begin with nothing.');
+            return;
+        }
+        setPainted(where.replace(/^new /, ''));
         let points: Stroke['points'] = [];
         const earlier = useWork.getState().trail;
         const stroke = (): Stroke => ({
@@ -83,25 +100,16 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
             }
         };
         take(event.nativeEvent);
-        const leave = () => {
-            stop();
-            window.removeEventListener('keydown', onKey, true);
-        };
-        const onKey = (key: KeyboardEvent) => {
-            if (key.key === 'Escape') {
-                key.stopPropagation();
-                leave();
-                work.trail(earlier);
-                work.drop(strip.id);
-            }
-        };
-        const stop = followQuietly(event, {
+        followQuietly(event, {
             move: (pointer) => {
                 take(pointer);
                 setCursor([pointer.clientX - bounds.left, pointer.clientY - bounds.top]);
             },
+            cancel: () => {
+                work.trail(earlier);
+                work.drop(strip.id);
+            },
             end: () => {
-                leave();
                 const painted = onGround(strip, target.on, stroke());
                 const label = isCut ? (reveals ? 'Paint the subject' : 'Paint the background') : reveals ? 'Let in' : 'Hold back';
                 if (line) {
@@ -113,13 +121,15 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
                     work.live(strip.id, { masks: { [target.mask.id]: { strokes: [painted] } } });
                     void gestures.commit(strip.id, label);
                 } else {
-                    const start: Values = isCut ? {} : { start: reveals ? 'hidden' : 'shown' };
+                    // nothing changes but where the stroke is
+                    const start: Values = isCut ? {} : { start: 'shown' };
                     void gestures.addMask(strip.id, target.kind, [0, 0], 1, { on: target.on, values: { ...start, strokes: [painted] } });
                 }
             },
         });
-        window.addEventListener('keydown', onKey, true);
     }
+
+    const isSaidThere = cursor !== null && (isNeedless || painted !== where);
 
     return (
         <>
@@ -136,8 +146,12 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
                 }}
                 onPointerLeave={() => setCursor(null)}
             />
-            <p className="pointer-events-none absolute top-2 left-1/2 -translate-x-1/2 rounded-sm bg-well/80 px-2 text-quiet" data-testid="target">
-                Paints on {isPair && !isCut ? `the line of ${strip.name}` : inWords(strip, target)}
+            <p
+                className={`pointer-events-none absolute rounded-sm bg-well/80 px-2 whitespace-nowrap text-quiet ${isSaidThere ? '' : 'top-2 left-1/2 -translate-x-1/2'}`}
+                style={isSaidThere ? besideCursor(cursor, view) : undefined}
+                data-testid="target"
+            >
+                {isNeedless ? `Nothing is held back yet on the ${where.replace(/^new /, '')}` : `Paints on ${where}`}
             </p>
             {cursor && (
                 <svg className="pointer-events-none absolute inset-0 h-full w-full">
@@ -147,6 +161,11 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
             )}
         </>
     );
+}
+
+/** Beside the pointer, on the side where there is more room. */
+function besideCursor([x, y]: Point, view: { width: number; height: number }): React.CSSProperties {
+    return { ...(x < view.width / 2 ? { left: x + 18 } : { right: view.width - x + 18 }), top: Math.min(view.height - 30, y + 14) };
 }
 
 /** What the brush leaves beside a plain mark: a lamp's pool for a torch, patches where it is dappled. */

@@ -11,7 +11,7 @@ export function PickLayer({ scene, strip, lens, view, gestures }: StripLayerProp
     const pick = useWork((state) => state.pick);
     const takesAway = useWork((state) => state.takesAway);
     const chosenMask = useWork((state) => state.mask);
-    const on = groundFor(strip, useWork((state) => state.onFalloff));
+    const on = groundFor(strip, null);
     const open = strip.masks.find((mask) => mask.id === chosenMask && mask.kind === 'colour area');
 
     function onPointerDown(event: React.PointerEvent<SVGSVGElement>) {

@@ -3,32 +3,48 @@ import type { Mask, Strip } from '../../api/types';
 import { groundOf, mapped } from '../../session/ground';
 import { snapped } from '../handles/snap';
 import { pathOf } from '../handles/OutlineHandles';
-import { inWords, joinOf, paintTarget } from './target';
+import { groundFor, inWords, joinOf, letsAllIn, paintable, paintTarget } from './target';
 
 const mask = (id: string, kind: string, on: Mask['on']): Mask => ({ id, kind, on, problem: null, join: 'intersect', inverted: false, off: false, values: {} });
 
 const strip = (family: Strip['family'], masks: Mask[] = []) => ({ id: 's', name: 'Heron', family, masks, values: {} }) as unknown as Strip;
 
 describe('what a stroke lands on', () => {
-    it('is a new cut-out on a plate, and a falloff elsewhere', () => {
-        expect(paintTarget(strip('plate'), null, true)).toEqual({ mask: null, kind: 'painted cut', on: 'plate' });
-        expect(paintTarget(strip('plate'), null, false)).toEqual({ mask: null, kind: 'strokes', on: 'scene' });
-        expect(paintTarget(strip('light'), null, true)).toEqual({ mask: null, kind: 'strokes', on: 'scene' });
+    it('is a rough cut of a plate unless something else is asked for, and the falloff of other strips', () => {
+        expect(paintable(strip('plate'))).toEqual(['rough cut', 'exact mask', 'falloff']);
+        expect(paintTarget(strip('plate'), null, null)).toEqual({ mask: null, kind: 'painted cut', on: 'plate' });
+        expect(paintTarget(strip('plate'), null, 'exact mask')).toEqual({ mask: null, kind: 'strokes', on: 'plate' });
+        expect(paintTarget(strip('plate'), null, 'falloff')).toEqual({ mask: null, kind: 'strokes', on: 'scene' });
+        expect(paintTarget(strip('light'), null, 'rough cut')).toEqual({ mask: null, kind: 'strokes', on: 'scene' });
+        expect(groundFor(strip('plate'), 'falloff')).toBe('scene');
+        expect(groundFor(strip('plate'), null)).toBe('plate');
     });
 
     it('is the chosen mask when it takes strokes, else the last of its own', () => {
         const masks = [mask('a', 'strokes', 'scene'), mask('b', 'strokes', 'scene'), mask('c', 'linear', 'scene')];
-        expect(paintTarget(strip('light', masks), 'a', true).mask?.id).toBe('a');
-        expect(paintTarget(strip('light', masks), 'c', true).mask?.id).toBe('b');
+        expect(paintTarget(strip('light', masks), 'a', null).mask?.id).toBe('a');
+        expect(paintTarget(strip('light', masks), 'c', null).mask?.id).toBe('b');
     });
 
-    it('is what reveals a plate of a trio, not a new cut-out', () => {
-        expect(paintTarget(strip('plate', [mask('a', 'strokes', 'scene')]), null, true).mask?.id).toBe('a');
-        expect(paintTarget(strip('plate', [mask('b', 'painted cut', 'plate'), mask('a', 'strokes', 'scene')]), null, true).mask?.id).toBe('b');
+    it('is what lets a plate of a trio in, not a new cut-out', () => {
+        expect(paintTarget(strip('plate', [mask('a', 'strokes', 'scene')]), null, null).mask?.id).toBe('a');
+        expect(paintTarget(strip('plate', [mask('b', 'painted cut', 'plate'), mask('a', 'strokes', 'scene')]), null, null).mask?.id).toBe('b');
+        expect(paintTarget(strip('plate', [mask('b', 'painted cut', 'plate'), mask('a', 'strokes', 'scene')]), null, 'falloff').mask?.id).toBe('a');
+    });
+
+    it('has nothing to let in before something was held back, or begun with nothing', () => {
+        const strokes = (values: Mask['values']) => strip('light', [{ ...mask('a', 'strokes', 'scene'), values }]);
+        const of = (own: Strip) => letsAllIn(paintTarget(own, null, null));
+        expect(of(strip('light'))).toBe(true);
+        expect(of(strokes({ start: 'shown', strokes: [] }))).toBe(true);
+        expect(of(strokes({ start: 'hidden', strokes: [] }))).toBe(false);
+        expect(of(strokes({ start: 'shown', strokes: ['9f3c'] as unknown as Mask['values'][string] }))).toBe(false);
+        expect(of(strip('plate'))).toBe(false);
     });
 
     it('is said in words', () => {
-        expect(inWords(strip('plate'), paintTarget(strip('plate'), null, true))).toBe('new cut-out of Heron');
+        expect(inWords(strip('plate'), paintTarget(strip('plate'), null, null))).toBe('new rough cut of Heron');
+        expect(inWords(strip('light', [mask('a', 'strokes', 'scene')]), paintTarget(strip('light', [mask('a', 'strokes', 'scene')]), null, null))).toBe('falloff of Heron');
     });
 
     it('joins what is there already', () => {

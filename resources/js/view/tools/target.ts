@@ -1,37 +1,66 @@
 import type { Ground, Mask, Strip } from '../../api/types';
 import { stripKinds } from '../../generated/catalogue';
+import type { Paints } from '../../session/store';
 
 /** What a tool works on: a mask that is there, or a new one. */
 export type Target = { mask: Mask | null; kind: string; on: Ground };
 
+/** What of a strip can be painted, what suits it first. */
+export function paintable(strip: Strip): Paints[] {
+    if (strip.family === 'plate') {
+        return ['rough cut', 'exact mask', 'falloff'];
+    }
+    // where lines shine, strokes are falloff
+    return strip.shines !== undefined && !isOfLines(strip) ? ['what shines', 'falloff'] : ['falloff'];
+}
+
 /**
- * On what a stroke lands: the chosen mask if it takes strokes, else the strip's own one, else a new one. A plate that has
- * strokes and no painted cut, like the upper two of a trio, is painted on those.
+ * What of a strip the next stroke belongs to: what was asked for, else what suits it. A plate that has strokes and no
+ * rough cut, like the upper two of a trio, is painted on those.
  */
-export function paintTarget(strip: Strip, chosen: string | null, followsEdges: boolean, onFalloff = false): Target {
-    const takes = (mask: Mask) => mask.kind === 'strokes' || mask.kind === 'painted cut';
-    const open = strip.masks.find((mask) => mask.id === chosen && takes(mask));
+export function paintsOf(strip: Strip, asked: Paints | null): Paints {
+    const all = paintable(strip);
+    if (asked !== null && all.includes(asked)) {
+        return asked;
+    }
+    const strokes = strip.masks.findLast((mask) => mask.kind === 'strokes');
+    if (strip.family === 'plate' && strokes && !strip.masks.some((mask) => mask.kind === 'painted cut')) {
+        return strokes.on === 'plate' ? 'exact mask' : 'falloff';
+    }
+    return all[0] ?? 'falloff';
+}
+
+const ON: Record<Paints, Ground> = { 'rough cut': 'plate', 'exact mask': 'plate', 'what shines': 'emitter', falloff: 'scene' };
+
+/** On what a stroke lands: the chosen mask if it takes strokes, else the strip's own one, else a new one. */
+export function paintTarget(strip: Strip, chosen: string | null, asked: Paints | null): Target {
+    const open = strip.masks.find((mask) => mask.id === chosen && (mask.kind === 'strokes' || mask.kind === 'painted cut'));
     if (open) {
         return { mask: open, kind: open.kind, on: open.on };
     }
-    if (strip.shines !== undefined) {
-        // where lines shine, strokes are falloff
-        const on = isOfLines(strip) ? 'scene' : groundFor(strip, onFalloff);
-        return { mask: strip.masks.findLast((mask) => mask.kind === 'strokes' && mask.on === on) ?? null, kind: 'strokes', on };
-    }
-    const last = (kind: string) => strip.masks.findLast((mask) => mask.kind === kind);
-    const strokes = last('strokes');
-    if (strokes && !last('painted cut')) {
-        return { mask: strokes, kind: 'strokes', on: strokes.on };
-    }
-    const on: Ground = strip.family === 'plate' && followsEdges ? 'plate' : 'scene';
-    const kind = on === 'plate' ? 'painted cut' : 'strokes';
+    const paints = paintsOf(strip, asked);
+    const kind = paints === 'rough cut' ? 'painted cut' : 'strokes';
+    const on = ON[paints];
     return { mask: strip.masks.findLast((mask) => mask.kind === kind && mask.on === on) ?? null, kind, on };
 }
 
+/** What is painted on a target. */
+export function paintsOn({ kind, on }: Target): Paints {
+    return kind === 'painted cut' ? 'rough cut' : on === 'plate' ? 'exact mask' : on === 'emitter' ? 'what shines' : 'falloff';
+}
+
+/** Whether nothing is held back on a target yet, so that there is nothing to let in. */
+export function letsAllIn({ mask, kind }: Target): boolean {
+    if (kind === 'painted cut') {
+        return false;
+    }
+    // once there are strokes, some hold back: before that none could let in
+    return mask === null || (mask.values.start !== 'hidden' && !(Array.isArray(mask.values.strokes) && mask.values.strokes.length > 0));
+}
+
 /** What an outline or a pick belongs to: a plate's cut-out, what of a light shines, or the falloff. */
-export function groundFor(strip: Strip, onFalloff: boolean): Ground {
-    return strip.family === 'plate' ? 'plate' : strip.shines && !onFalloff ? 'emitter' : 'scene';
+export function groundFor(strip: Strip, asked: Paints | null): Ground {
+    return asked === 'falloff' ? 'scene' : strip.family === 'plate' ? 'plate' : strip.shines ? 'emitter' : 'scene';
 }
 
 /** Whether it is lines that shine, and not what they enclose. */
@@ -49,6 +78,5 @@ export function joinOf(strip: Strip, on: Ground, takesAway: boolean): string {
 
 /** The target in words, so that it is certain what is worked on. */
 export function inWords(strip: Strip, target: Target): string {
-    const what = target.on === 'emitter' ? 'what shines' : target.kind === 'painted cut' ? 'cut-out' : target.on === 'plate' ? 'strokes of the cut-out' : 'strokes of the falloff';
-    return target.on === 'emitter' ? `${what} of ${strip.name}` : `${target.mask ? '' : 'new '}${what} of ${strip.name}`;
+    return `${target.mask || target.on === 'emitter' ? '' : 'new '}${paintsOn(target)} of ${strip.name}`;
 }

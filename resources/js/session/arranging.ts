@@ -1,0 +1,11 @@
+import { keep, type Arrangement } from './arrangement';
+import { set, useWork } from './slice';
+
+/** Arranges how one works, and remembers it. */
+export function arrange(change: Partial<Arrangement>): void {
+    set(change);
+    const now = useWork.getState();
+    const { deskOpen, folded, compassOpen, foldedGroups, sections, pick, letters, brush } = now;
+    // a brush is remembered as large as it looks
+    keep({ deskOpen, folded, compassOpen, foldedGroups, sections, pick, letters, brush: { ...brush, size: brush.size / now.span } });
+}

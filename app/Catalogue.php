@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App;
 
+use App\Codecs\PictureFormat;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\Gel;
 use Aumbrel\Core\Color\Rgb;
@@ -46,6 +47,9 @@ final class Catalogue
         $joins = $write(array_column(Join::cases(), 'value'));
         $level = $write(['least' => Unit::LEAST_LEVEL, 'most' => Unit::MOST_LEVEL]);
 
+        $taken = $write(implode(',', array_merge(...array_map(static fn (PictureFormat $format): array => [".{$format->ending()}", "image/{$format->value}"], PictureFormat::cases()))));
+        $exports = $write(array_merge(...array_map(static fn (PictureFormat $format): array => array_map(static fn (int $bits): array => ['format' => $format->value, 'bits' => $bits, 'label' => count($format->bits()) > 1 ? "{$format->label()}, {$bits} bit" : $format->label(), 'isLossy' => $format->isLossy(), 'keepsAlpha' => $format->keepsAlpha()], $format->bits()), PictureFormat::written())));
+
         return <<<TS
             // Written by `php artisan aumbrel:catalogue` from the core; a test fails when it is stale.
             import type { MaskKind, SourceKind, StripKind } from '../api/types';
@@ -57,6 +61,12 @@ final class Catalogue
             export const maskKinds: MaskKind[] = {$masks};
 
             export const modes: string[] = {$modes};
+
+            /** The files that a scene is written to. */
+            export const exportFormats: { format: string; bits: number; label: string; isLossy: boolean; keepsAlpha: boolean }[] = {$exports};
+
+            /** The endings and types of the pictures that are taken in. */
+            export const picturesTaken = {$taken};
 
             export const modeGroups: { does: string; modes: string[] }[] = {$groups};
 

@@ -37,6 +37,7 @@ $withoutSession = [EncryptCookies::class, AddQueuedCookiesToResponse::class, Sta
 Route::prefix('api')->group(function () use ($withoutSession): void {
     Route::get('scenes', [SceneController::class, 'index']);
     Route::post('scenes', [SceneController::class, 'store']);
+    Route::post('scenes/lay', [SceneController::class, 'lay']);
     Route::get('storage', [SceneController::class, 'storage']);
     Route::post('intakes', [IntakeController::class, 'begin']);
     Route::prefix('intakes/{intake}')->where(['intake' => '[0-9a-f]{32}'])->group(function (): void {
@@ -53,6 +54,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
         Route::get('', [SceneController::class, 'show']);
         Route::get('revision', [SceneController::class, 'revision'])->withoutMiddleware($withoutSession);
         Route::delete('', [SceneController::class, 'destroy']);
+        Route::post('duplicate', [SceneController::class, 'duplicate']);
         Route::post('restore', [SceneController::class, 'restore']);
         Route::get('file', [SceneController::class, 'file']);
         Route::get('packed', [SceneController::class, 'packed']);
@@ -73,6 +75,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
         Route::post('plates', [PlateController::class, 'add']);
         Route::post('pictures', [PlateController::class, 'bring']);
         Route::get('plates/{strip}/pieces', [PlateController::class, 'pieces']);
+        Route::get('plates/{strip}/outline', [PlateController::class, 'outline']);
         Route::post('gestures/{gesture}', GestureController::class)->where('gesture', '[a-z-]{1,40}');
 
         Route::get('exports', [ExportController::class, 'index']);

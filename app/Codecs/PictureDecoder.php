@@ -11,7 +11,7 @@ use ImagickException;
 use Throwable;
 
 /**
- * Turns a PNG or JPEG file into packed rows: checked by content, turned upright, converted to sRGB.
+ * Turns a picture file into packed rows: checked by content, turned upright, converted to sRGB.
  *
  * Everything that can be told from the header is told before a pixel is decoded.
  */
@@ -43,8 +43,7 @@ final class PictureDecoder
         $this->checkData($head, $path, $name);
         $progress(self::CHECKED);
         try {
-            $image = new Imagick;
-            $image->readImage("{$head->format}:{$path}[0]");
+            $image = $this->read($head, $path, $name);
             if ($image->getImageWidth() !== $head->width || $image->getImageHeight() !== $head->height) {
                 throw $this->damaged($name);
             }
@@ -62,9 +61,30 @@ final class PictureDecoder
         }
     }
 
+    private function read(PictureHead $head, string $path, string $name): Imagick
+    {
+        $image = new Imagick;
+        if ($head->format === PictureFormat::Avif && str_contains((string) file_get_contents($path, length: 65536), 'auxiliary:alpha')) {
+            // the imaging library loses what is clear in this format; the other image extension keeps it
+            $seen = @imagecreatefromavif($path) ?: throw $this->damaged($name);
+            imagesavealpha($seen, true);
+            ob_start();
+            imagepng($seen, quality: 0);
+            $image->readImageBlob((string) ob_get_clean());
+
+            return $image;
+        }
+        $image->readImage("{$head->format->value}:{$path}[0]");
+        if ($head->format === PictureFormat::Avif || $head->format === PictureFormat::Heic) {
+            $image->setImageAlphaChannel(Imagick::ALPHACHANNEL_OPAQUE);
+        }
+
+        return $image;
+    }
+
     private function damaged(string $name, ?Throwable $previous = null): UnreadablePicture
     {
-        return new UnreadablePicture("{$name} could not be decoded: the file seems to be damaged. Export it again as PNG or JPEG.", previous: $previous);
+        return new UnreadablePicture("{$name} could not be decoded: the file seems to be damaged. Export it again, as PNG or JPEG for instance.", previous: $previous);
     }
 
     /**
@@ -73,7 +93,7 @@ final class PictureDecoder
      */
     private function checkData(PictureHead $head, string $path, string $name): void
     {
-        if ($head->format !== 'jpeg') {
+        if ($head->format !== PictureFormat::Jpeg) {
             return;
         }
         $says = '';

@@ -18,6 +18,7 @@ final class PictureEncoder
     public function jpegOf(string $bytes, int $columns, int $rows, int $quality): string
     {
         $image = $this->image($bytes, $columns, $rows, 8);
+        $this->layOnGround($image);
         $this->makeJpeg($image, $quality);
         $file = $image->getImageBlob();
         $image->clear();
@@ -29,22 +30,27 @@ final class PictureEncoder
      * Writes a picture file beside its place and renames it, so that there is never half a one.
      *
      * @param  string  $raw  a file of rendered rows
-     * @param  'png'|'jpeg'  $format
      * @param  8|16  $bits
      */
-    public function write(string $raw, int $columns, int $rows, int $bits, string $file, string $format, int $quality = 92): void
+    public function write(string $raw, int $columns, int $rows, int $bits, string $file, PictureFormat $format, int $quality = 92): void
     {
         $bytes = file_get_contents($raw);
         $image = $this->image($bytes === false ? '' : $bytes, $columns, $rows, $bits);
         unset($bytes);
-        if ($format === 'jpeg') {
-            $this->makeJpeg($image, $quality);
-        } else {
-            $this->makePng($image, $bits);
+        if (! $format->keepsAlpha()) {
+            $this->layOnGround($image);
         }
+        match ($format) {
+            PictureFormat::Png => $this->makePng($image, $bits),
+            PictureFormat::Jpeg => $this->makeJpeg($image, $quality),
+            PictureFormat::Tiff => $this->makeTiff($image, $bits),
+            PictureFormat::WebP => $this->makeWebP($image, $quality),
+            PictureFormat::Avif => $this->makeAvif($image, $quality),
+            PictureFormat::Heic => throw new InvalidArgumentException('HEIC is read only'),
+        };
         $aside = $file.'.'.bin2hex(random_bytes(6));
         try {
-            $image->writeImage("{$format}:{$aside}");
+            $image->writeImage("{$format->value}:{$aside}");
             if (! @rename($aside, $file)) {
                 throw DiskFull::writing('The picture file');
             }
@@ -75,10 +81,41 @@ final class PictureEncoder
         return $image;
     }
 
-    private function makeJpeg(Imagick $image, int $quality): void
+    private function layOnGround(Imagick $image): void
     {
         $image->setImageBackgroundColor(self::GROUND);
         $image->setImageAlphaChannel(Imagick::ALPHACHANNEL_REMOVE);
+    }
+
+    private function makeTiff(Imagick $image, int $bits): void
+    {
+        $image->setFormat('tiff');
+        $image->setImageFormat('tiff');
+        $image->setImageDepth($bits);
+        $image->setImageCompression(Imagick::COMPRESSION_ZIP);
+        // as it is everywhere else: colours are not multiplied by what lets them through (TIFF 6.0, ExtraSamples 2)
+        $image->setOption('tiff:alpha', 'unassociated');
+    }
+
+    /** At the highest quality nothing is lost. */
+    private function makeWebP(Imagick $image, int $quality): void
+    {
+        $image->setFormat('webp');
+        $image->setImageFormat('webp');
+        $image->setOption('webp:lossless', $quality === 100 ? 'true' : 'false');
+        $image->setOption('webp:exact', 'true');
+        $image->setImageCompressionQuality($quality);
+    }
+
+    private function makeAvif(Imagick $image, int $quality): void
+    {
+        $image->setFormat('avif');
+        $image->setImageFormat('avif');
+        $image->setImageCompressionQuality($quality);
+    }
+
+    private function makeJpeg(Imagick $image, int $quality): void
+    {
         $image->setFormat('jpeg');
         $image->setImageFormat('jpeg');
         $image->setImageCompressionQuality($quality);

@@ -6,13 +6,15 @@ namespace App\Codecs;
 
 use Aumbrel\Core\Scene\Scene;
 use Imagick;
+use ImagickException;
 
 /**
- * What a PNG or JPEG file says of itself before a pixel is decoded: checked by content, so that what cannot become a plate
- * is told early and cheaply.
+ * What a picture file says of itself before a pixel is decoded: checked by content, so that what cannot become a plate is
+ * told early and cheaply.
  *
  * PNG: W3C *Portable Network Graphics, third edition* (chunks, `acTL` for animation, `eXIf`). JPEG: ITU-T T.81 (markers).
- * Orientation: Exif 2.32, tag 0x0112.
+ * WebP: RFC 9649 (RIFF chunks, flags of `VP8X`). TIFF 6.0. AVIF and HEIC: ISO/IEC 23008-12. Orientation: Exif 2.32, tag
+ * 0x0112, which TIFF has in the same form; how AVIF and HEIC are turned their decoder knows.
  */
 final readonly class PictureHead
 {
@@ -27,11 +29,10 @@ final readonly class PictureHead
     private const CHANNELS = [0 => 1, 2 => 3, 3 => 1, 4 => 2, 6 => 4];
 
     /**
-     * @param  'png'|'jpeg'  $format
      * @param  int  $width  as stored, before it is turned upright
      * @param  int  $orientation  1 to 8
      */
-    private function __construct(public string $format, public int $width, public int $height, public int $orientation, public bool $isAnimated)
+    private function __construct(public PictureFormat $format, public int $width, public int $height, public int $orientation, public bool $isAnimated)
     {
     }
 
@@ -50,10 +51,12 @@ final readonly class PictureHead
             throw new UnreadablePicture(sprintf('%s has %d MB; at most 200 MB are taken.', $name, $size >> 20));
         }
         $bytes = (string) file_get_contents($path);
-        $head = match (true) {
-            str_starts_with($bytes, "\x89PNG\r\n\x1a\n") => self::png($bytes, $name),
-            str_starts_with($bytes, "\xFF\xD8\xFF") => self::jpeg($bytes, $name),
-            default => throw new UnreadablePicture("{$name} is not a PNG or JPEG picture, whatever its name says."),
+        $format = PictureFormat::ofContent($bytes);
+        $head = match ($format) {
+            PictureFormat::Png => self::png($bytes, $name),
+            PictureFormat::Jpeg => self::jpeg($bytes, $name),
+            null => throw new UnreadablePicture("{$name} is not a picture in PNG, JPEG, TIFF, WebP, AVIF or HEIC, whatever its name says."),
+            default => self::asTheLibrarySays($format, $bytes, $path, $name),
         };
         $head->checkSize($name);
 
@@ -102,7 +105,7 @@ final readonly class PictureHead
         }
         self::checkWork($data * self::MOST_INFLATED, $raw, $name, $about['width'], $about['height']);
 
-        return new self('png', $about['width'], $about['height'], $orientation, $isAnimated);
+        return new self(PictureFormat::Png, $about['width'], $about['height'], $orientation, $isAnimated);
     }
 
     private static function jpeg(string $bytes, string $name): self
@@ -140,7 +143,51 @@ final readonly class PictureHead
         }
         self::checkWork(strlen($bytes) * self::MOST_PIXELS_A_BYTE, $width * $height, $name, $width, $height);
 
-        return new self('jpeg', $width, $height, $orientation, false);
+        return new self(PictureFormat::Jpeg, $width, $height, $orientation, false);
+    }
+
+    /** Formats whose header the imaging library reads without decoding. */
+    private static function asTheLibrarySays(PictureFormat $format, string $bytes, string $path, string $name): self
+    {
+        if ($format === PictureFormat::WebP && 8 + (unpack('V', $bytes, 4)[1] ?? 0) > strlen($bytes)) {
+            throw new UnreadablePicture("{$name} is cut off: its end is missing. Copy or export it again.");
+        }
+        try {
+            $image = new Imagick;
+            $image->pingImage("{$format->value}:{$path}");
+            $pictures = $image->getNumberImages();
+            $image->setFirstIterator();
+            [$width, $height] = [$image->getImageWidth(), $image->getImageHeight()];
+            $image->clear();
+        } catch (ImagickException $error) {
+            throw new UnreadablePicture("{$name} has a damaged header: its size cannot be read.", previous: $error);
+        }
+        if ($format === PictureFormat::Tiff) {
+            self::checkWork(strlen($bytes) * self::MOST_INFLATED, $width * $height, $name, $width, $height);
+        }
+        $orientation = match ($format) {
+            PictureFormat::Tiff => self::orientationIn($bytes),
+            PictureFormat::WebP => self::orientationIn(self::exifOfWebP($bytes)),
+            default => 1,
+        };
+
+        return new self($format, $width, $height, $orientation, $pictures > 1 || in_array(substr($bytes, 8, 4), ['avis', 'hevc', 'hevx'], true));
+    }
+
+    /** The Exif block of a WebP file; empty when it has none. */
+    private static function exifOfWebP(string $bytes): string
+    {
+        for ($at = 12; $at + 8 <= strlen($bytes);) {
+            $length = unpack('V', $bytes, $at + 4)[1] ?? 0;
+            if (substr($bytes, $at, 4) === 'EXIF') {
+                $exif = substr($bytes, $at + 8, $length);
+
+                return str_starts_with($exif, "Exif\0\0") ? substr($exif, 6) : $exif;
+            }
+            $at += 8 + $length + $length % 2;
+        }
+
+        return '';
     }
 
     /** A few bytes that claim a hundred megapixels would cost as much work as if they were there. */

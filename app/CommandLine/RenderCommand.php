@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\CommandLine;
 
 use App\Codecs\PictureEncoder;
+use App\Codecs\PictureFormat;
 use App\Export\BandRenderer;
 use App\Faults\RenderStopped;
 use App\Render\Cores;
@@ -26,8 +27,8 @@ final class RenderCommand implements Command
         $out = $arguments->text('out') ?? throw new Problem('where to? aumbrel render SCENE --out FILE');
         $format = self::format($out);
         $bits = $arguments->number('bits', 8, 8, 16) > 8 ? 16 : 8;
-        if ($format === 'jpeg' && $bits === 16) {
-            throw new Problem('--bits: a JPEG holds 8 bits');
+        if (! in_array($bits, $format->bits(), true)) {
+            throw new Problem("--bits: a {$format->label()} holds 8 bits");
         }
         if (! is_dir(dirname($out)) || ! is_writable(dirname($out))) {
             throw new Problem("--out: the folder of {$out} cannot be written");
@@ -102,14 +103,11 @@ final class RenderCommand implements Command
         return new Window($x, $y, $width, $height, $scale);
     }
 
-    /** @return 'png'|'jpeg' */
-    private static function format(string $out): string
+    private static function format(string $out): PictureFormat
     {
-        return match (strtolower(pathinfo($out, PATHINFO_EXTENSION))) {
-            'png' => 'png',
-            'jpg', 'jpeg' => 'jpeg',
-            default => throw new Problem("--out: expected a name that ends in .png or .jpg, found \"{$out}\""),
-        };
+        $format = PictureFormat::ofEnding($out);
+
+        return in_array($format, PictureFormat::written(), true) ? $format : throw new Problem("--out: expected a name that ends in .png, .jpg, .tif, .webp or .avif, found \"{$out}\"");
     }
 
     public static function help(): string
@@ -118,14 +116,15 @@ final class RenderCommand implements Command
             aumbrel render SCENE --out FILE [options]
 
             Renders a scene. SCENE is a scene file with its pictures beside it, a packed
-            scene, or the id of a stored scene. FILE ends in .png or .jpg.
+            scene, or the id of a stored scene. FILE ends in .png, .jpg,
+            .tif, .webp or .avif.
 
               --scale S          output pixels to a scene pixel, 0.001 to 16 (default 1)
               --window x,y,w,h   the part of the scene, in scene pixels
               --strip ID         that strip's contribution alone
               --until ID         the picture up to and with that strip
-              --bits 8|16        of a PNG (default 8)
-              --quality Q        of a JPEG, 1 to 100 (default 92)
+              --bits 8|16        of a PNG or TIFF (default 8)
+              --quality Q        of a JPEG, WebP (100 loses nothing) or AVIF (default 92)
               --progress         lines "progress 0.42" while it works
               --with-parent      ends when whoever has started it is gone
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Export;
 
+use App\Codecs\PictureFormat;
 use App\Faults\ExportStopped;
 use App\Files\Folder;
 use App\Models\Export;
@@ -23,14 +24,14 @@ final readonly class Exports
     {
     }
 
-    /** @param  int  $bits for JPEG always 8 */
-    public function order(Scene $scene, string $format, int $bits, int $quality): Export
+    /** @param  int  $bits  8 where the format has no more */
+    public function order(Scene $scene, PictureFormat $format, int $bits, int $quality): Export
     {
-        $bits = $format === 'jpeg' ? 8 : $bits;
+        $bits = in_array($bits, $format->bits(), true) ? $bits : 8;
         $export = $scene->exports()->create([
-            'format' => $format, 'bits' => $bits, 'quality' => $quality, 'state' => Export::WAITING,
+            'format' => $format->value, 'bits' => $bits, 'quality' => $quality, 'state' => Export::WAITING,
             'scene' => $this->store->whole($scene)->toArray(),
-            'name' => (Str::slug($scene->title) ?: 'scene').($bits === 16 ? '-16bit' : '').($format === 'png' ? '.png' : '.jpg'),
+            'name' => (Str::slug($scene->title) ?: 'scene').($bits === 16 ? '-16bit' : '').'.'.$format->ending(),
         ]);
         RunExport::dispatch($export->id);
 
@@ -100,6 +101,6 @@ final readonly class Exports
     /** Where the finished file lies; the name comes from the database alone. */
     public function path(Export $export): string
     {
-        return "{$this->folder}/{$export->id}.".($export->format === 'png' ? 'png' : 'jpg');
+        return "{$this->folder}/{$export->id}.".PictureFormat::from($export->format)->ending();
     }
 }

@@ -25,6 +25,8 @@ use Illuminate\Support\Carbon;
  * @property int $revision
  * @property int $order_revision
  * @property int $stage_revision
+ * @property string|null $folder where it lies on the wall
+ * @property int|null $strips_count where they were counted along
  * @property Carbon|null $deleted_at
  * @property Carbon $created_at
  * @property Carbon $updated_at

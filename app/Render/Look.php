@@ -12,9 +12,17 @@ use Aumbrel\Core\Registry;
 /** How a scene is looked at without being changed: before anything was lit, with only some of the strips, or one mask alone. */
 final readonly class Look
 {
-    private const TINT = '#2f6fd6';
+    /** What a cut-out takes away lies in the dark behind light hatching: one of the two stands out from every subject. */
+    private const VEIL = '#101010';
 
-    private const TINT_AMOUNT = 58;
+    private const VEIL_AMOUNT = 62;
+
+    private const HATCHING = '#e4e4e4';
+
+    /** Lines of the hatching, and how close they are at most, px. */
+    private const HATCHES = 96;
+
+    private const CLOSEST = 6;
 
     /**
      * @param  bool  $before  the plates as they are, nothing else
@@ -56,7 +64,7 @@ final readonly class Look
         return $scene->with(['strips' => $strips]);
     }
 
-    /** The whole plate, a tint over it, and over that the plate as it is cut out. */
+    /** The whole plate, a veil and hatching over it, and over that the plate as it is cut out. */
     private function tinted(FlatScene $scene, string $id): FlatScene
     {
         $plate = $scene->strips[$id] ?? null;
@@ -68,9 +76,16 @@ final readonly class Look
         $cut = array_filter(is_array($plate['masks'] ?? null) ? $plate['masks'] : [], static fn (mixed $mask): bool => is_array($mask) && ($mask['on'] ?? '') === 'plate');
         unset($whole['confinedTo']);
 
-        return new FlatScene($scene->scene, [['whole', null], ['tint', null], ['cut', null]], [
+        [$width, $height] = $scene->size();
+        // a square on its corner that holds the whole scene
+        [$x, $y, $half] = [$width / 2, $height / 2, ($width + $height) / 2];
+
+        return new FlatScene($scene->scene, [['whole', null], ['tint', null], ['hatching', null], ['cut', null]], [
             'whole' => $whole,
-            'tint' => ['id' => 'tint', 'kind' => 'fill', 'mode' => 'normal', 'amount' => self::TINT_AMOUNT, 'confinedTo' => 'whole', 'values' => ['colour' => self::TINT]],
+            'tint' => ['id' => 'tint', 'kind' => 'fill', 'mode' => 'normal', 'amount' => self::VEIL_AMOUNT, 'confinedTo' => 'whole', 'values' => ['colour' => self::VEIL]],
+            'hatching' => ['id' => 'hatching', 'kind' => 'pattern', 'mode' => 'normal', 'level' => 0, 'confinedTo' => 'whole', 'values' => [
+                'through' => 'blinds', 'slats' => (int) max(1, min(self::HATCHES, $half * M_SQRT2 / self::CLOSEST)), 'tilt' => 40, 'corners' => [[$x, $y - $half], [$x + $half, $y], [$x, $y + $half], [$x - $half, $y]], 'tight' => 0, 'wide' => 0, 'colour' => ['swatch' => self::HATCHING],
+            ]],
             'cut' => [...$whole, 'id' => 'cut', 'values' => $values, 'masks' => array_values($cut)],
         ]);
     }

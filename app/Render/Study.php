@@ -13,6 +13,7 @@ enum Study: string
     case Mean = 'mean';
     case Vanished = 'vanished';
     case Box = 'box';
+    case Outline = 'outline';
 
     /** @return array<array-key, mixed>|string|int|null */
     public function of(PlateStudy $plate): array|string|int|null
@@ -22,6 +23,7 @@ enum Study: string
             self::Mean => $plate->mean()?->toHex(),
             self::Vanished => $plate->vanished(),
             self::Box => $plate->box()?->toArray() ?? [],
+            self::Outline => array_map(static fn (array $ring): array => array_map(static fn (array $point): array => [round($point[0], 1), round($point[1], 1)], $ring), $plate->outline()),
         };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Scenes;
 
+use App\Codecs\PictureFormat;
 use App\Models\Picture;
 
 /** A picture file that somebody brings, and what they call it. */
@@ -26,6 +27,6 @@ final readonly class IncomingPicture
     {
         $stem = (string) preg_replace('/^[^\w]+|[^\w .()+-]+/u', '', pathinfo($this->name, PATHINFO_FILENAME));
 
-        return mb_substr($stem === '' ? 'picture' : $stem, 0, 100).($picture->format === 'png' ? '.png' : '.jpg');
+        return mb_substr($stem === '' ? 'picture' : $stem, 0, 100).'.'.PictureFormat::from($picture->format)->ending();
     }
 }

@@ -33,7 +33,7 @@ final readonly class PictureLibrary
         $packed = PackedPicture::open($this->path($id));
 
         return Picture::query()->updateOrCreate(['id' => $id], [
-            'width' => $packed->width(), 'height' => $packed->height(), 'bits' => $packed->bits(), 'opaque' => $packed->opaque(), 'format' => $head->format,
+            'width' => $packed->width(), 'height' => $packed->height(), 'bits' => $packed->bits(), 'opaque' => $packed->opaque(), 'format' => $head->format->value,
         ]);
     }
 
@@ -62,7 +62,7 @@ final readonly class PictureLibrary
     /** What is worth saying of a file that was taken. */
     public function notice(string $path, string $name): ?string
     {
-        return PictureHead::read($path, $name)->isAnimated ? "{$name} is animated: its first picture was taken." : null;
+        return PictureHead::read($path, $name)->isAnimated ? "{$name} holds several pictures: the first one was taken." : null;
     }
 
     /**

@@ -84,7 +84,7 @@ final readonly class SceneState
         return [
             'id' => $scene->id, 'title' => $scene->title, 'width' => $scene->width, 'height' => $scene->height,
             'revision' => $scene->revision, 'deleted' => $scene->deleted_at?->toIso8601ZuluString(), 'touched' => $scene->updated_at->toIso8601ZuluString(),
-            'strips' => StripRow::query()->where('scene_id', $scene->id)->count(),
+            'strips' => $scene->strips_count ?? StripRow::query()->where('scene_id', $scene->id)->count(), 'folder' => $scene->folder, 'made' => $scene->created_at->toIso8601ZuluString(),
         ];
     }
 

@@ -40,7 +40,7 @@ final class StrokeShelf
             }
             $json = json_encode($stroke, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
             $key = hash('xxh128', $json);
-            $rows[$key] = ['stroke' => $json, 'reveals' => ($stroke['reveals'] ?? true) !== false];
+            $rows[$key] = ['stroke' => $json, 'lets_in' => ($stroke['letsIn'] ?? $stroke['reveals'] ?? true) !== false];
 
             return $key;
         });
@@ -145,8 +145,8 @@ final class StrokeShelf
     {
         if ($this->named === null) {
             $this->named = [];
-            foreach (DB::table('strokes')->where('scene_id', $this->sceneId)->pluck('reveals', 'key') as $key => $reveals) {
-                $this->named[$key] = Stroke::named((string) $key, (bool) $reveals);
+            foreach (DB::table('strokes')->where('scene_id', $this->sceneId)->pluck('lets_in', 'key') as $key => $letsIn) {
+                $this->named[$key] = Stroke::named((string) $key, (bool) $letsIn);
             }
         }
 

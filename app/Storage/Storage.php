@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Storage;
 
+use App\Codecs\PictureFormat;
 use App\Export\Exports;
 use App\Files\Folder;
 use App\Models\Export;
@@ -149,7 +150,7 @@ final readonly class Storage
         $swept = 0;
         foreach (glob(config()->string('aumbrel.exports').'/*') ?: [] as $path) {
             $id = explode('.', basename($path))[0];
-            $isFile = preg_match('/^[0-9a-z]{26}\.(png|jpg)$/D', basename($path)) === 1;
+            $isFile = preg_match('/^[0-9a-z]{26}\.\w+$/D', basename($path)) === 1 && PictureFormat::ofEnding($path) !== null;
             if (! in_array($id, $running, true) && ! ($isFile && isset($known[$id])) && $this->isOlder($path, $now)) {
                 is_dir($path) ? Folder::remove($path) : @unlink($path);
                 $swept++;

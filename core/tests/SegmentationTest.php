@@ -32,8 +32,8 @@ it('keeps nothing that hangs together with no stroke', function (): void {
     $isRed = fn (int $x, int $y): bool => hypot(($x % 122) - 60, $y - 150) < 60 && $x < 732;
     $picture = new Flat(800, 300, fn (int $x, int $y): array => $isRed($x, $y) ? [190, 50, 40] : [60, 110, 90]);
     $cut = cutBy($picture, [
-        ['size' => 12, 'hardness' => 100, 'reveals' => true, 'points' => [[30, 150], [90, 150]]],
-        ['size' => 12, 'hardness' => 100, 'reveals' => false, 'points' => [[20, 20], [780, 20], [780, 280], [20, 280]]],
+        ['size' => 12, 'hardness' => 100, 'letsIn' => true, 'points' => [[30, 150], [90, 150]]],
+        ['size' => 12, 'hardness' => 100, 'letsIn' => false, 'points' => [[20, 20], [780, 20], [780, 280], [20, 280]]],
     ]);
     [$labels, $count] = Pieces::label($cut->values, 800, 300, 0.02);
     expect($count)->toBe(1)->and($labels[150 * 800 + 60])->toBe(1)->and(array_sum($cut->values))->toEqualWithDelta(M_PI * 60 ** 2, 150);

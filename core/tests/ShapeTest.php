@@ -136,7 +136,7 @@ it('paints stroke by stroke what it paints at once', function (): void {
     $frame = Frame::scene(Window::whole(60, 40));
     $picture = new Flat(1, 1, fn (): array => [0, 0, 0]);
     $mask = fn (int $count): StrokesMask => StrokesMask::from(Values::read(StrokesMask::parameters(), ['start' => 'shown', 'strokes' => array_map(fn (int $k): array => [
-        'size' => 14, 'opacity' => 60, 'reveals' => $k % 3 === 0, 'points' => [[5 + 5 * $k, 8], [50 - 4 * $k, 30]],
+        'size' => 14, 'opacity' => 60, 'letsIn' => $k % 3 === 0, 'points' => [[5 + 5 * $k, 8], [50 - 4 * $k, 30]],
     ], range(0, $count - 1))], 'values'));
     foreach (range(1, 9) as $count) {
         $grown = $planes->numbers($mask($count)->onPlate($frame, $picture));
@@ -157,7 +157,7 @@ it('cuts along edges, and only what hangs together with a stroke', function (): 
     $isRight = fn (int $x, int $y): bool => hypot($x - 130, $y - 45) < 20;
     $picture = new Flat(180, 90, fn (int $x, int $y): array => $isLeft($x, $y) || $isRight($x, $y) ? [214 + $x % 5, 120 + $y % 7, 50] : [50 + $y % 9, 80 + $x % 6, 140]);
     $strokes = array_map(fn (array $stroke): Stroke => Stroke::read(['size' => 6, 'hardness' => 100, ...$stroke], 's'), [
-        ['points' => [[42, 36], [58, 52]]], ['reveals' => false, 'points' => [[6, 6], [170, 6], [170, 84], [6, 84], [6, 6]]],
+        ['points' => [[42, 36], [58, 52]]], ['letsIn' => false, 'points' => [[6, 6], [170, 6], [170, 84], [6, 84], [6, 6]]],
     ]);
     $values = Segmentation::of(Colours::of($picture), 180, 90, $strokes)->values;
     $wrong = 0;
@@ -171,7 +171,7 @@ it('is corrected by more strokes', function (): void {
     // a grey notch in the disc has the background's colour: a stroke says that it belongs to the subject
     $picture = new Flat(120, 90, fn (int $x, int $y): array => hypot($x - 60, $y - 45) < 32 && ! ($x > 62 && abs($y - 45) < 10) ? [210, 120 + $y % 5, 50] : [60 + $x % 4, 85, 140]);
     $of = fn (array $strokes): array => Segmentation::of(Colours::of($picture), 120, 90, array_map(fn (array $stroke): Stroke => Stroke::read(['size' => 6, 'hardness' => 100, ...$stroke], 's'), $strokes))->values;
-    $first = [['points' => [[44, 30], [50, 60]]], ['reveals' => false, 'points' => [[5, 5], [114, 5], [114, 84], [5, 84], [5, 5]]]];
+    $first = [['points' => [[44, 30], [50, 60]]], ['letsIn' => false, 'points' => [[5, 5], [114, 5], [114, 84], [5, 84], [5, 5]]]];
     $notch = 45 * 120 + 76;
     expect($of($first)[$notch])->toBeLessThan(0.5)->and($of([...$first, ['points' => [[58, 45], [82, 45]]]])[$notch])->toBe(1.0);
 });
@@ -196,7 +196,7 @@ it('writes and reads all of it without a loss', function (): void {
             'values' => ['fit' => [[0, 0], [90, 5], [95, 70], [2, 60]], 'horizon' => [[0, 30], [100, 32]], 'exposure' => -2, 'drained' => 40, 'grow' => -1.5, 'unstain' => 80, 'fillInside' => true, 'bearing' => ['by' => 'shadow line', 'base' => [10, 20], 'tip' => [40, 25]]],
             'masks' => [
                 ['id' => 'a', 'kind' => 'outline', 'on' => 'plate', 'values' => ['path' => [['at' => [1, 2], 'out' => [3, 4]], ['at' => [9, 9]], ['at' => [5, 1], 'in' => [-1, 0]]], 'feather' => 2.5]],
-                ['id' => 'b', 'kind' => 'painted cut', 'join' => 'add', 'values' => ['strokes' => [['points' => [[1, 2, 0.5, 0], [3, 4, 1, 16]]], ['reveals' => false, 'points' => [[9, 9]]]]]],
+                ['id' => 'b', 'kind' => 'painted cut', 'join' => 'add', 'values' => ['strokes' => [['points' => [[1, 2, 0.5, 0], [3, 4, 1, 16]]], ['letsIn' => false, 'points' => [[9, 9]]]]]],
                 ['id' => 'c', 'kind' => 'colour area', 'join' => 'take away', 'values' => ['at' => [4, 4], 'reach' => 'everywhere', 'unknown' => 7]],
             ],
         ]),

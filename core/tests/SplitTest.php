@@ -52,7 +52,7 @@ it('adds up to one however the line is moved, feathered, joined and painted', fu
         static fn (): array => ['kind' => 'linear', 'values' => ['from' => [$between(0, 60), $between(0, 40)], 'to' => [$between(0, 60), $between(0, 40)], 'smooth' => mt_rand(0, 1) === 1]],
         static fn (): array => ['kind' => 'radial', 'values' => ['centre' => [$between(0, 60), $between(0, 40)], 'radius' => $between(5, 40), 'secondRadius' => $between(5, 40), 'turn' => $between(-90, 90)]],
         static fn (): array => ['kind' => 'outline', 'values' => ['path' => [['at' => [$between(0, 30), 3]], ['at' => [$between(30, 60), 10]], ['at' => [30, $between(20, 40)]]], 'feather' => $between(0, 6)]],
-        static fn (): array => ['kind' => 'strokes', 'values' => ['start' => ['hidden', 'shown'][mt_rand(0, 1)], 'strokes' => array_map(static fn (): array => ['size' => $between(4, 20), 'flow' => $between(20, 100), 'reveals' => mt_rand(0, 1) === 1, 'points' => [[$between(0, 60), $between(0, 40)], [$between(0, 60), $between(0, 40)]]], range(0, mt_rand(0, 3)))]],
+        static fn (): array => ['kind' => 'strokes', 'values' => ['start' => ['hidden', 'shown'][mt_rand(0, 1)], 'strokes' => array_map(static fn (): array => ['size' => $between(4, 20), 'flow' => $between(20, 100), 'letsIn' => mt_rand(0, 1) === 1, 'points' => [[$between(0, 60), $between(0, 40)], [$between(0, 60), $between(0, 40)]]], range(0, mt_rand(0, 3)))]],
     ];
     $masks = [];
     for ($k = mt_rand(0, 3); $k >= 0; $k--) {

@@ -56,7 +56,7 @@ it('builds up by passes as 1 - (1 - p)^n', function (): void {
 });
 
 it('hides toward 0', function (): void {
-    $plane = painted(['size' => 30, 'hardness' => 100, 'opacity' => 40, 'reveals' => false, 'points' => [[8, 8]]], Window::whole(16, 16), 0.8);
+    $plane = painted(['size' => 30, 'hardness' => 100, 'opacity' => 40, 'letsIn' => false, 'points' => [[8, 8]]], Window::whole(16, 16), 0.8);
     expect($plane[136])->toEqualWithDelta(0.8 * 0.6, 1e-9);
 });
 
@@ -144,3 +144,9 @@ it('refuses corners that fold', function (array $corners): void {
     'the wrong way round' => [[[0, 0], [0, 10], [10, 10], [10, 0]]],
     'three' => [[[0, 0], [10, 0], [10, 10]]],
 ]);
+
+it('reads strokes of earlier files, which had another word for letting in', function (): void {
+    $stroke = static fn (array $more): Aumbrel\Core\Stroke\Stroke => Aumbrel\Core\Stroke\Stroke::read(['size' => 10, 'points' => [[1, 2]], ...$more], 'stroke');
+    expect($stroke([])->letsIn)->toBeTrue()->and($stroke(['letsIn' => false])->letsIn)->toBeFalse()->and($stroke(['reveals' => false])->letsIn)->toBeFalse()
+        ->and($stroke(['reveals' => false])->toArray())->toHaveKey('letsIn')->not->toHaveKey('reveals');
+});

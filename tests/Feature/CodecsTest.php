@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Codecs\PictureDecoder;
 use App\Codecs\PictureEncoder;
+use App\Codecs\PictureFormat;
 use App\Codecs\SrgbProfile;
 use App\Codecs\UnreadablePicture;
 use Aumbrel\Core\Picture\PackedPicture;
@@ -67,7 +68,7 @@ it('carries an sRGB profile that the imaging extension reads as the identity', f
         $rows .= pack('C4', $k * 4, 255 - $k * 3, ($k * 37) % 256, 255);
     }
     file_put_contents($raw = "{$path}.rows", $rows);
-    (new PictureEncoder)->write($raw, 8, 8, 8, $path, 'png');
+    (new PictureEncoder)->write($raw, 8, 8, 8, $path, PictureFormat::Png);
     $image = new Imagick($path);
     expect($image->getImageProfiles('icc', false))->not->toBe([]);
     // through the profile into itself: nothing changes
@@ -80,7 +81,7 @@ it('carries an sRGB profile that the imaging extension reads as the identity', f
 
 it('writes no half picture', function (): void {
     file_put_contents($raw = Folder::of('files').'/short.rows', 'abc');
-    expect(fn () => (new PictureEncoder)->write($raw, 8, 8, 8, Folder::of('files').'/half.png', 'png'))->toThrow(InvalidArgumentException::class);
+    expect(fn () => (new PictureEncoder)->write($raw, 8, 8, 8, Folder::of('files').'/half.png', PictureFormat::Png))->toThrow(InvalidArgumentException::class);
     expect(glob(Folder::of('files').'/half*'))->toBe([]);
 });
 
@@ -189,6 +190,6 @@ it('takes the first picture of an animation, and says so', function (): void {
     $plain = (string) file_get_contents(PictureFile::png(64, 40)->getPathname());
     $control = pack('N2', 2, 0);
     $animated = substr($plain, 0, 33).pack('N', 8).'acTL'.$control.pack('N', crc32("acTL{$control}")).substr($plain, 33);
-    $this->postJson('/api/scenes', ['file' => PictureFile::of('tide.png', $animated)])->assertCreated()->assertJsonPath('notice', 'tide.png is animated: its first picture was taken.');
+    $this->postJson('/api/scenes', ['file' => PictureFile::of('tide.png', $animated)])->assertCreated()->assertJsonPath('notice', 'tide.png holds several pictures: the first one was taken.');
     $this->postJson('/api/scenes', ['file' => PictureFile::png(64, 40)])->assertCreated()->assertJsonPath('notice', null);
 });

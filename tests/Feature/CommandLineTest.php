@@ -64,7 +64,7 @@ it('ends with one clear line for bad input, and leaves nothing behind', function
     'no scene' => [fn () => ['render', '/nowhere/scene.json', '--out', '/tmp/bad.png'], 'no scene file'],
     'no output' => [fn ($scene) => ['render', $scene], 'where to'],
     'an unknown option' => [fn ($scene, $folder) => ['render', $scene, '--out', "{$folder}/bad.png", '--colour', 'red'], '--colour'],
-    'an unknown format' => [fn ($scene, $folder) => ['render', $scene, '--out', "{$folder}/bad.gif"], '.png or .jpg'],
+    'an unknown format' => [fn ($scene, $folder) => ['render', $scene, '--out', "{$folder}/bad.gif"], '.png, .jpg, .tif, .webp or .avif'],
     'a folder that is not there' => [fn ($scene) => ['render', $scene, '--out', '/nowhere/at/all/bad.png'], 'cannot be written'],
     'a scale that is none' => [fn ($scene, $folder) => ['render', $scene, '--out', "{$folder}/bad.png", '--scale', 'NaN'], '--scale'],
     'a window of three' => [fn ($scene, $folder) => ['render', $scene, '--out', "{$folder}/bad.png", '--window', '1,2,3'], '--window'],
@@ -78,7 +78,7 @@ it('ends with one clear line for bad input, and leaves nothing behind', function
         file_put_contents("{$folder}/marsh.png", 'words');
 
         return ['render', $scene, '--out', "{$folder}/bad.png"];
-    }, 'not a PNG or JPEG'],
+    }, 'not a picture in PNG, JPEG'],
     'a scene that is none' => [function ($scene, $folder) {
         file_put_contents($scene, '{');
 

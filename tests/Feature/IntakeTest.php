@@ -113,7 +113,7 @@ it('says what is wrong with a file, and leaves nothing behind', function (string
     $lines = linesOfDecoding($id);
     expect(end($lines))->toMatchArray(['status' => 422])->and(end($lines)['problem'])->toContain($says)
         ->and(glob(config('aumbrel.pictures').'/*.*'))->toBe([]);
-})->with(['words' => ['only words, no picture', 'not a PNG or JPEG'], 'a part of a picture' => [fn () => substr(file_get_contents(PictureFile::png(64, 40)->getPathname()), 0, 90), 'cut off']]);
+})->with(['words' => ['only words, no picture', 'not a picture in PNG, JPEG'], 'a part of a picture' => [fn () => substr(file_get_contents(PictureFile::png(64, 40)->getPathname()), 0, 90), 'cut off']]);
 
 it('decodes in a process of its own while the others render, tells how far it is, and ends when nobody waits', function (): void {
     $pool = pool();

@@ -57,7 +57,7 @@ it('shows a mask alone: white through it over black, whatever it is switched to'
 
 it('lays a tint over what a cut-out takes away', function (): void {
     $tinted = (new Look(false, [], tint: 'heron'))->at(lookedAt());
-    expect(array_column($tinted->order, 0))->toBe(['whole', 'tint', 'cut'])->and($tinted->strips['whole']['values'])->toMatchArray(['grow' => 0, 'unstain' => 0, 'picture' => 'h.png'])
+    expect(array_column($tinted->order, 0))->toBe(['whole', 'tint', 'hatching', 'cut'])->and($tinted->strips['whole']['values'])->toMatchArray(['grow' => 0, 'unstain' => 0, 'picture' => 'h.png'])
         ->and($tinted->strips['whole'])->not->toHaveKey('confinedTo')->toMatchArray(['amount' => 100, 'masks' => []])->and($tinted->strips['cut']['values'])->toMatchArray(['grow' => 3, 'unstain' => 50])
         ->and($tinted->strips['tint']['confinedTo'])->toBe('whole');
     // only what cuts it out, not what shapes its falloff

@@ -34,6 +34,54 @@ it('makes a scene of a picture, with the picture as its backdrop', function (): 
     expect(array_slice(getimagesizefromstring($thumbnail), 0, 3))->toBe([64, 40, IMAGETYPE_JPEG]);
 });
 
+it('keeps a small picture of each scene, shows the last one at once, and renders only what has changed', function (): void {
+    $scene = aScene();
+    $small = fn (string $more = ''): Illuminate\Testing\TestResponse => $this->get("/api/scenes/{$scene['id']}/thumbnail{$more}");
+    $files = fn (): array => glob(config('aumbrel.kept')."/{$scene['id']}-*") ?: [];
+    $small('?kept=1')->assertNotFound();
+    expect($files())->toBe([]);
+    $first = $small()->assertOk()->getContent();
+    expect($small('?kept=1')->assertOk()->getContent())->toBe($first)->and($files())->toHaveCount(1);
+    // as it is kept: nobody renders it again
+    file_put_contents($files()[0], 'as kept');
+    expect($small()->getContent())->toBe('as kept');
+    change($scene, 0, ['values' => ['exposure' => -2]])->assertOk();
+    expect($small('?kept=1')->getContent())->toBe('as kept');
+    $darker = $small()->assertOk()->getContent();
+    expect($darker)->not->toBe($first)->and($small('?kept=1')->getContent())->toBe($darker)->and($files())->toHaveCount(1);
+    // where nothing can be kept it is shown all the same
+    config(['aumbrel.kept' => '/dev/null/nowhere']);
+    app()->forgetInstance(App\Scenes\KeptPictures::class);
+    expect($small()->assertOk()->getContent())->toBe($darker);
+});
+
+it('says which plates are seen at a place, the foremost first; what is clear or muted is not seen', function (): void {
+    $scene = aScene();
+    $add = fn (array $place) => $this->postJson("/api/scenes/{$scene['id']}/plates", ['file' => PictureFile::png(20, 20, true), ...$place])->assertCreated()->json();
+    $add(['x' => 20, 'y' => 20]);
+    $scene = $add(['x' => 24, 'y' => 20]);
+    [$ground, $back, $front] = array_column($scene['strips'], 'id');
+    $at = fn (float $x, float $y): array => $this->postJson("/api/scenes/{$scene['id']}/plates-at", ['x' => $x, 'y' => $y])->assertOk()->json('plates');
+    // their left halves are clear: the one behind is there from 20 on, the other one from 24 on
+    expect($at(12, 20))->toBe([$ground])->and($at(22, 20))->toBe([$back, $ground])->and($at(28, 20))->toBe([$front, $back, $ground])->and($at(32, 20))->toBe([$front, $ground])
+        ->and($at(-3, 20))->toBe([])->and($at(63.9, 39.9))->toBe([$ground])->and($at(64, 40))->toBe([]);
+    change($scene, 2, ['muted' => true])->assertOk();
+    expect($at(28, 20))->toBe([$back, $ground]);
+    $this->postJson("/api/scenes/{$scene['id']}/plates-at", ['x' => 'NaN', 'y' => 1])->assertStatus(422);
+});
+
+it('locks the backdrop of a new scene, and nothing that is made of it', function (): void {
+    $scene = aScene();
+    expect($scene['strips'][0]['locked'])->toBeTrue();
+    $scene = gestured($scene, 'duplicate', ['strip' => $scene['strips'][0]['id'], 'revision' => $scene['strips'][0]['revision']]);
+    expect($scene['strips'][1])->not->toHaveKey('locked');
+    $scene = change($scene, 0, ['locked' => false])->assertOk()->json();
+    expect($scene['strips'][0])->not->toHaveKey('locked');
+    $scene = $this->postJson("/api/scenes/{$scene['id']}/undo")->assertOk()->json();
+    expect($scene['strips'][0]['locked'])->toBeTrue();
+    change($scene, 0, ['locked' => 'perhaps'])->assertStatus(422);
+});
+
 it('takes JPEG too, upright', function (): void {
     $scene = $this->postJson('/api/scenes', ['file' => PictureFile::turnedJpeg(64, 40)])->assertCreated()->json();
     expect([$scene['width'], $scene['height']])->toBe([40, 64]);
@@ -45,7 +93,7 @@ it('refuses what is no picture in a sentence, and stores nothing', function (Upl
     expect(Scene::query()->count())->toBe(0)->and(App\Models\Picture::query()->count())->toBe(0)
         ->and(glob(config('aumbrel.pictures').'/*.*') ?: [])->toBe([]);
 })->with([
-    'a text file by another name' => [fn () => PictureFile::of('notes.png', "not a picture at all\n"), 'is not a PNG or JPEG'],
+    'a text file by another name' => [fn () => PictureFile::of('notes.png', "not a picture at all\n"), 'is not a picture in PNG, JPEG'],
     'no bytes' => [fn () => PictureFile::of('empty.png', ''), 'empty'],
     'a JPEG that ends too early' => [fn () => PictureFile::cutJpeg(), 'cut off'],
     'a PNG that ends too early' => [fn () => PictureFile::cutPng(), 'cut off'],
@@ -177,4 +225,26 @@ it('does not answer under a foreign host name', function (): void {
 it('asks for the token against forged requests', function (): void {
     $this->app['env'] = 'production';
     $this->withMiddleware()->post('/api/scenes')->assertStatus(419);
+});
+
+it('duplicates a scene as it is, and lays scenes into folders without touching them', function (): void {
+    $scene = addSpot(aScene());
+    $copy = $this->postJson("/api/scenes/{$scene['id']}/duplicate")->assertCreated()->json();
+    expect($copy['title'])->toBe('Marsh at dusk, copy')->and($copy['strips'])->toBe(2)->and($copy['id'])->not->toBe($scene['id']);
+    $whole = fn (string $id): array => ['title' => '', ...array_diff_key($this->getJson("/api/scenes/{$id}/file")->json(), ['title' => 0])];
+    expect($whole($copy['id']))->toBe($whole($scene['id']))->and($this->getJson("/api/scenes/{$copy['id']}")->json('undo'))->toBeNull();
+    // its pictures are its own: the first one can go
+    $this->deleteJson("/api/scenes/{$scene['id']}")->assertNoContent();
+    $this->get("/api/scenes/{$copy['id']}/thumbnail")->assertOk();
+    $this->postJson("/api/scenes/{$scene['id']}/restore")->assertOk();
+    $cards = fn (): array => array_column($this->getJson('/api/scenes')->json('scenes'), null, 'id');
+    $before = $cards();
+    $this->postJson('/api/scenes/lay', ['scenes' => [$scene['id'], $copy['id']], 'folder' => 'Market'])->assertOk();
+    expect(array_column($cards(), 'folder'))->toBe(['Market', 'Market'])->and(array_column($cards(), 'touched', 'id'))->toBe(array_column($before, 'touched', 'id'))
+        ->and($this->postJson("/api/scenes/{$copy['id']}/duplicate")->json('folder'))->toBe('Market');
+    $this->postJson('/api/scenes/lay', ['scenes' => [$scene['id']], 'folder' => null])->assertOk();
+    expect($cards()[$scene['id']]['folder'])->toBeNull()->and($cards()[$copy['id']]['folder'])->toBe('Market');
+    foreach ([['scenes' => [], 'folder' => 'x'], ['scenes' => ['short'], 'folder' => 'x'], ['scenes' => [$scene['id']]], ['scenes' => [$scene['id']], 'folder' => str_repeat('x', 81)]] as $wrong) {
+        $this->postJson('/api/scenes/lay', $wrong)->assertStatus(422);
+    }
 });

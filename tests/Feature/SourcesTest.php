@@ -138,8 +138,8 @@ it('adds two gels that share one line over the chosen plate, paints that line, a
         // upright through the middle of what is there of the plate
         ->and(($one['masks'][0]['values']['from'][0] + $one['masks'][0]['values']['to'][0]) / 2)->toEqualWithDelta(60.0, 0.6);
     // one stroke lies in both masks of the line; a second one goes where the first went
-    foreach ([true, false] as $reveals) {
-        $scene = gestured($scene, 'paint-line', ['strip' => $one['id'], 'revision' => $scene['strips'][2]['revision'], 'stroke' => ['size' => 8, 'reveals' => $reveals, 'points' => [[55, 40, 1, 0], [65, 42, 1, 30]]]]);
+    foreach ([true, false] as $letsIn) {
+        $scene = gestured($scene, 'paint-line', ['strip' => $one['id'], 'revision' => $scene['strips'][2]['revision'], 'stroke' => ['size' => 8, 'letsIn' => $letsIn, 'points' => [[55, 40, 1, 0], [65, 42, 1, 30]]]]);
     }
     $masks = $scene['strips'][2]['masks'];
     expect(array_column($masks, 'join'))->toBe(['intersect', 'add', 'intersect'])->and($masks[1]['values']['strokes'])->toHaveCount(2)->and($masks[2]['values']['strokes'])->toBe($masks[1]['values']['strokes'])->and($masks[2]['values']['start'])->toBe('shown');

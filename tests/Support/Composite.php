@@ -168,10 +168,10 @@ final class Composite
     }
 
     /** @param  list<array{int, int}>  $line */
-    private function stroke(array $line, bool $reveals): array
+    private function stroke(array $line, bool $letsIn): array
     {
         return [
-            'size' => self::BRUSH, 'hardness' => 100, 'reveals' => $reveals,
+            'size' => self::BRUSH, 'hardness' => 100, 'letsIn' => $letsIn,
             'points' => array_map(fn (array $point): array => [$point[0] * self::GRID + 2, $point[1] * self::GRID + 2], $line),
         ];
     }

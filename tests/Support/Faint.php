@@ -50,7 +50,7 @@ final class Faint
     /** @return list<array<string, mixed>> a zigzag on the subject, a line on either side of it */
     public static function strokes(): array
     {
-        $stroke = static fn (bool $reveals, array $points): array => ['size' => 16, 'hardness' => 100, 'reveals' => $reveals, 'points' => $points];
+        $stroke = static fn (bool $letsIn, array $points): array => ['size' => 16, 'hardness' => 100, 'letsIn' => $letsIn, 'points' => $points];
 
         return [$stroke(true, [[500, 180], [450, 300], [560, 380], [450, 480], [520, 530]]), $stroke(false, [[230, 60], [230, 640]]), $stroke(false, [[770, 60], [770, 640]])];
     }

@@ -63,7 +63,7 @@ final class HeldScenes
         $outline = ['id' => 'o', 'kind' => 'outline', 'on' => 'plate', 'values' => ['path' => [
             ['at' => [12, 30], 'out' => [0, -18]], ['at' => [32, 8], 'in' => [-12, 0], 'out' => [12, 0]], ['at' => [52, 30]], ['at' => [32, 54], 'in' => [14, 0], 'out' => [-10, 0]],
         ]]];
-        $stroke = static fn (float $size, bool $reveals, array ...$points): array => ['size' => $size, 'hardness' => 40, 'opacity' => 90, 'flow' => 80, 'spacing' => 25, 'reveals' => $reveals, 'pressure' => 'size', 'points' => $points];
+        $stroke = static fn (float $size, bool $letsIn, array ...$points): array => ['size' => $size, 'hardness' => 40, 'opacity' => 90, 'flow' => 80, 'spacing' => 25, 'letsIn' => $letsIn, 'pressure' => 'size', 'points' => $points];
         $onBody = $stroke(8, true, [24, 30, 1, 0], [40, 34, 1, 90]);
         $onGround = $stroke(8, false, [4, 4, 1, 0], [60, 4, 1, 90], [60, 60, 1, 200], [4, 60, 1, 300]);
         $strokes = ['id' => 's', 'kind' => 'strokes', 'values' => ['start' => 'hidden', 'strokes' => [

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addSpot, drop, dragHandle, newScene, pngOf, settled, shownAt, written } from './help';
+import { addSpot, drop, dragHandle, newScene, pngOf, settled, shownAt, written, unfold } from './help';
 
 const ground = pngOf(320, 200, (x) => [40, 60 + (x % 60), 90]);
 const subject = pngOf(80, 120, (x, y) => [220, 120, 60, Math.hypot(x - 40, y - 60) < 36 ? 255 : 0], true);
@@ -33,6 +33,7 @@ test('a picture with transparency dropped on the view becomes a plate that moves
     const scaled = (await strips(page, scene))[1]!.values as { scale: number };
     expect(scaled.scale).toBeGreaterThan(1.1);
     // numbers in the bench agree with the handles
+    await unfold(page, 'Placing');
     await expect(page.getByLabel('Scale', { exact: true })).toHaveValue(scaled.scale.toFixed(3));
     await dragHandle(page, 'Turn', 60, 30);
     expect((await strips(page, scene))[1]!.values.turn).toBeLessThan(0);
@@ -56,7 +57,7 @@ test('a picture with transparency dropped on the view becomes a plate that moves
 test('a broken picture dropped on the view is told in place', async ({ page }) => {
     const scene = await newScene(page, ground);
     await drop(page, page.getByRole('application'), 'lantern.png', 'image/png', Buffer.from('no picture'));
-    await expect(page.getByText('lantern.png is not a PNG or JPEG picture')).toBeVisible();
+    await expect(page.getByText('lantern.png is not a picture in PNG, JPEG')).toBeVisible();
     expect(await strips(page, scene)).toHaveLength(1);
 });
 
@@ -127,7 +128,7 @@ test('a mask is viewed alone, inverted, and switched off for a look', async ({ p
     await settled(page);
     const view = (await page.getByRole('application').boundingBox())!;
     const middle = [view.x + view.width / 2 + 4, view.y + view.height / 2 + 20] as const;
-    await page.getByRole('button', { name: 'View the mask alone' }).click();
+    await page.getByRole('button', { name: 'See the mask alone' }).click();
     await settled(page);
     const alone = await shownAt(page, ...middle);
     expect(Math.min(...alone)).toBeGreaterThan(200);
@@ -135,10 +136,10 @@ test('a mask is viewed alone, inverted, and switched off for a look', async ({ p
     await page.getByLabel('Inverted').check();
     await settled(page);
     expect(Math.max(...(await shownAt(page, ...middle)))).toBeLessThan(60);
-    await page.getByRole('button', { name: 'View the mask alone' }).click();
+    await page.getByRole('button', { name: 'See the mask alone' }).click();
     await settled(page);
     const inverted = await shownAt(page, ...middle);
-    await page.getByRole('button', { name: 'Switch the mask off for a look' }).click();
+    await page.getByRole('button', { name: 'Leave the mask out for a look' }).click();
     await settled(page);
     expect((await shownAt(page, ...middle))[0]).toBeGreaterThan(inverted[0]);
 });
@@ -150,6 +151,8 @@ test('a second window follows what the first one does, and is told when it did n
     await other.goto(`/scenes/${scene}`);
     await other.locator('[data-strip][aria-label^="Spot"]').click({ position: { x: 40, y: 10 } });
     const beam = (one: typeof page) => one.getByLabel('Beam angle', { exact: true });
+    await unfold(page, 'Reach');
+    await unfold(other, 'Reach');
     await beam(page).fill('30');
     await page.keyboard.press('Enter');
     await expect(beam(other)).toHaveValue('30.0');

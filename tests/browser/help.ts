@@ -174,3 +174,12 @@ export async function onScreen(page: Page, [x, y]: [number, number], size = { wi
 export function run(command: string, ...words: string[]): string {
     return execFileSync('bash', ['-c', '. tests/browser/environment; exec "$0" "$@"', command, ...words], { encoding: 'utf8' });
 }
+
+/** Opens a part of the bench that is folded; it stays open for all strips of that kind. */
+export async function unfold(page: Page, title: string): Promise<void> {
+    const part = page.getByRole('complementary', { name: 'Bench' }).locator('details').filter({ has: page.locator('summary', { hasText: new RegExp(`${title}(\\s|$)`) }) }).first();
+    if ((await part.getAttribute('open')) === null) {
+        await part.locator('summary').first().click();
+    }
+    await expect(part).toHaveAttribute('open', '');
+}

@@ -76,7 +76,7 @@ test('two gels share one line: moved and painted on either of them, they neither
     await written(page, () => stroke(page, [[138, 70], [140, 130]]));
     [, , one, other] = await strips(page, scene);
     expect(one!.masks.map((mask) => mask.join)).toEqual(['intersect', 'add', 'intersect']);
-    expect(await painted(page, scene)).toMatchObject([{ reveals: false }, { reveals: false }]);
+    expect(await painted(page, scene)).toMatchObject([{ letsIn: false }, { letsIn: false }]);
     expect(await red([139, 100])).toBeLessThan(-20);
     await page.keyboard.press('Control+z');
     await settled(page);

@@ -2,7 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { addSpot, newScene, pngOf, settled } from './help';
+import { addSpot, newScene, pngOf, settled, unfold } from './help';
 import { OwnServer } from './own-server';
 
 /*
@@ -53,6 +53,7 @@ test('the server goes during a drag, a fade and a stroke: all of it is kept, sai
     await fader.press('ArrowUp');
     await expect(waits(page)).toHaveText('2 changes wait to be written');
     await expect(fader).toHaveAttribute('aria-valuenow', '0.5');
+    await unfold(page, 'Reach');
     await page.getByLabel('Beam angle', { exact: true }).fill('33');
     await page.keyboard.press('Enter');
     await expect(waits(page)).toHaveText('3 changes wait to be written');
@@ -100,6 +101,7 @@ test('a key fade is written though the page is loaded again at once', async ({ p
 test('what waits outlives the window, and is written by the next one that opens the scene', async ({ page, context }) => {
     const scene = await aSpot(page);
     await page.route('**/gestures/**', (route) => route.abort());
+    await unfold(page, 'Reach');
     await page.getByLabel('Beam angle', { exact: true }).fill('21');
     await page.keyboard.press('Enter');
     await expect(waits(page)).toHaveText(/waits to be written/);
@@ -120,6 +122,7 @@ test('with the disk full it waits too, and ctrl Z takes back what was never sent
         await page.getByLabel(label, { exact: true }).fill(text);
         await page.keyboard.press('Enter');
     };
+    await unfold(page, 'Reach');
     await type('Beam angle', '18');
     await expect(waits(page)).toHaveAttribute('title', /the disk seems to be full/);
     await type('Field angle', '50');

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addSpot, drop, dragHandle, newScene, onScreen, pngOf, settled, shownAt, written } from './help';
+import { addSpot, drop, dragHandle, newScene, onScreen, pngOf, settled, shownAt, written, unfold } from './help';
 
 const ground = pngOf(320, 200, (x, y) => [60 + (x % 40), 80 + (y % 30), 90]);
 
@@ -186,13 +186,13 @@ test('strokes on the subject and on the background cut it out along its edge', a
     expect(masks).toHaveLength(1);
     expect(masks[0]!.values.strokes).toHaveLength(2);
 
-    // judged under a tint: what is cut away is seen again, bluish
+    // judged: what is cut away is seen again, behind hatching
     await page.getByText('Clean the edge').click();
-    await page.getByRole('button', { name: 'Judge under a tint' }).click();
+    await page.getByRole('button', { name: 'Judge the cut' }).click();
     await settled(page);
-    const tinted = await shownAt(page, ...(await onScreen(page, [290, 30])));
-    expect(tinted[2]).toBeGreaterThan(tinted[0] + 60);
-    await page.getByRole('button', { name: 'Judge under a tint' }).click();
+    const hatched = await Promise.all([0, 2, 4, 6, 8].map(async (more) => (await shownAt(page, ...(await onScreen(page, [286 + more, 30]))))[0]));
+    expect(Math.max(...hatched) - Math.min(...hatched)).toBeGreaterThan(50);
+    await page.getByRole('button', { name: 'Judge the cut' }).click();
     await settled(page);
 
     await page.keyboard.press('Control+z');
@@ -311,6 +311,7 @@ test('plates are fitted in perspective, move together, snap, and become a trio',
     expect(await places()).toEqual(before);
 
     await page.locator('[data-strip][aria-label^="Heron"]').click({ position: { x: 40, y: 10 } });
+    await unfold(page, 'Placing');
     await page.getByRole('button', { name: 'Fit the corners' }).click();
     await dragHandle(page, 'Corner 2', 30, -40);
     const fit = (await state(page, scene)).strips[1]!.values.fit as [number, number][];

@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
-import { dragHandle, drop, newScene, onScreen, pngOf, run, settled, shownAt, watch, written } from './help';
+import { dragHandle, drop, newScene, onScreen, pngOf, run, settled, shownAt, watch, written, unfold } from './help';
 
 /** A dark ground with a bright window in it. */
 const ground = pngOf(320, 200, (x, y) => (x > 230 && x < 260 && y > 60 && y < 90 ? [235, 225, 190] : [26 + (x % 20), 28, 40]));
@@ -303,6 +303,7 @@ test('a light that does nothing, and one that shows its border, are read out; a 
     await written(page, () => page.getByLabel('Texture').selectOption('a picture').then(() => undefined));
     await page.getByLabel('Picture for picture').setInputFiles({ name: 'stray.png', mimeType: 'image/png', buffer: pngOf(40, 30, () => [160, 120, 90]) });
     await expect.poll(async () => (await last(page, scene)).values.picture).toBe('stray.png');
+    await unfold(page, 'Placing');
     const width = page.getByRole('textbox', { name: 'Width', exact: true });
     await width.fill('120');
     await written(page, () => width.press('Enter'));

@@ -28,7 +28,7 @@ final class MatchTimings
         [$heron, $boardwalk] = [$pictures->picture('heron.png'), $pictures->picture('boardwalk.jpg')];
         $renderer = new Renderer(new KernelStore(NamedScene::root().'/storage/kernels'), $pictures);
         $study = new PlateStudy($renderer->planes, $heron);
-        $line = static fn (int $x, bool $reveals): Stroke => Stroke::read(['size' => 24, 'hardness' => 100, 'reveals' => $reveals, 'points' => [[$x, 420], [$x + 90, 760]]], 'stroke');
+        $line = static fn (int $x, bool $letsIn): Stroke => Stroke::read(['size' => 24, 'hardness' => 100, 'letsIn' => $letsIn, 'points' => [[$x, 420], [$x + 90, 760]]], 'stroke');
         $strokes = [$line(1100, true), $line(300, false)];
         $long = Stroke::read(['size' => 120, 'points' => [[200, 200], [900, 350], [1400, 800]]], 'stroke');
         $window = Window::whole($boardwalk->width(), $boardwalk->height(), 0.49);

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Codecs\PictureFormat;
 use App\Export\Exports;
 use App\Models\Export;
 use App\Models\Scene;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class ExportController
@@ -24,8 +26,8 @@ final class ExportController
 
     public function store(Request $request, Scene $scene): JsonResponse
     {
-        $request->validate(['format' => 'required|in:png,jpeg', 'bits' => 'sometimes|in:8,16', 'quality' => 'sometimes|integer|between:1,100']);
-        $export = $this->exports->order($scene, $request->string('format')->value(), $request->integer('bits', 8), $request->integer('quality', 92));
+        $request->validate(['format' => ['required', Rule::in(array_column(PictureFormat::written(), 'value'))], 'bits' => 'sometimes|in:8,16', 'quality' => 'sometimes|integer|between:1,100']);
+        $export = $this->exports->order($scene, PictureFormat::from($request->string('format')->value()), $request->integer('bits', 8), $request->integer('quality', 92));
 
         return new JsonResponse($this->shown($export), 201);
     }

@@ -59,6 +59,12 @@ final class PlateController
         return new JsonResponse(['plates' => $found instanceof PaintedReply ? $found->strips : []]);
     }
 
+    /** The outline of a plate as it is cut out: rings of points, in pixels of its picture. */
+    public function outline(Scene $scene, string $strip): JsonResponse
+    {
+        return new JsonResponse(['rings' => $this->studies->of($scene, $strip, Study::Outline)]);
+    }
+
     /** How many pieces shrinking the cut-out takes away. */
     public function pieces(Scene $scene, string $strip): JsonResponse
     {

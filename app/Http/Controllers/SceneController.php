@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Upload;
 use App\Models\Scene;
+use App\Scenes\FlatScene;
 use App\Scenes\NewScene;
 use App\Scenes\PackedScene;
 use App\Scenes\PictureLibrary;
@@ -13,9 +14,12 @@ use App\Scenes\SceneImport;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
 use App\Storage\Storage;
+use Aumbrel\Core\Registry;
+use Aumbrel\Core\Scene\Scene as Document;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
@@ -28,9 +32,9 @@ final class SceneController
     public function index(): JsonResponse
     {
         /** @var list<Scene> $scenes */
-        $scenes = Scene::query()->orderByDesc('updated_at')->orderByDesc('id')->get()->all();
+        $scenes = Scene::query()->withCount('strips')->orderByDesc('updated_at')->orderByDesc('id')->get()->all();
         /** @var list<Scene> $deleted */
-        $deleted = Scene::onlyTrashed()->orderByDesc('deleted_at')->get()->all();
+        $deleted = Scene::onlyTrashed()->withCount('strips')->orderByDesc('deleted_at')->get()->all();
 
         return new JsonResponse(['scenes' => array_map($this->state->card(...), $scenes), 'deleted' => array_map($this->state->card(...), $deleted)]);
     }
@@ -63,6 +67,27 @@ final class SceneController
     public function revision(Scene $scene): JsonResponse
     {
         return new JsonResponse(['revision' => $scene->revision]);
+    }
+
+    /** A scene of its own, as this one is; what was done to this one is not done again. */
+    public function duplicate(Scene $scene): JsonResponse
+    {
+        $flat = FlatScene::fromDocument($this->store->whole($scene)->toArray())->with(['scene' => ['title' => mb_substr($scene->title, 0, 114).', copy']]);
+        $copy = $this->store->create(Document::read($flat->toDocument(), Registry::kinds()), $this->store->pictures($scene));
+        $copy->update(['folder' => $scene->folder]);
+
+        return new JsonResponse($this->state->card($copy), 201);
+    }
+
+    /** Lays scenes into a folder of the wall, or out of any: their order by time stays as it was. */
+    public function lay(Request $request): JsonResponse
+    {
+        $asked = $request->validate(['scenes' => 'required|array|list|min:1|max:500', 'scenes.*' => 'string|size:26', 'folder' => 'present|nullable|string|min:1|max:80']);
+        /** @var list<string> $ids */
+        $ids = $asked['scenes'];
+        DB::table('scenes')->whereIn('id', $ids)->update(['folder' => is_string($asked['folder']) ? $asked['folder'] : null]);
+
+        return new JsonResponse(['laid' => count($ids)]);
     }
 
     public function destroy(Scene $scene): Response

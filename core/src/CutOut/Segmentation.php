@@ -80,7 +80,7 @@ final class Segmentation
             $marks[] = $alpha < self::TRACE ? self::BACKGROUND : 0;
         }
         foreach ($strokes as $stroke) {
-            $brush->mark($marks, $stroke, $stroke->reveals ? self::SUBJECT : self::BACKGROUND);
+            $brush->mark($marks, $stroke, $stroke->letsIn ? self::SUBJECT : self::BACKGROUND);
         }
 
         return $marks;

@@ -61,8 +61,8 @@ final readonly class PaintedCut implements PlateMask
 
     public function problem(): ?string
     {
-        $onSubject = array_filter($this->strokes->all, static fn (Stroke $stroke): bool => $stroke->reveals) !== [];
-        $onBackground = array_filter($this->strokes->all, static fn (Stroke $stroke): bool => ! $stroke->reveals) !== [];
+        $onSubject = array_filter($this->strokes->all, static fn (Stroke $stroke): bool => $stroke->letsIn) !== [];
+        $onBackground = array_filter($this->strokes->all, static fn (Stroke $stroke): bool => ! $stroke->letsIn) !== [];
 
         return match (true) {
             $onSubject && $onBackground => null,

@@ -9,6 +9,7 @@ use Aumbrel\Core\Bearing\LitBody;
 use Aumbrel\Core\Bearing\OutlineEstimate;
 use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\CutOut\Contour;
 use Aumbrel\Core\CutOut\CutMask;
 use Aumbrel\Core\CutOut\CutMasks;
 use Aumbrel\Core\CutOut\Edge;
@@ -27,6 +28,9 @@ final readonly class PlateStudy
 {
     /** Pixels that are enough for a mean colour. */
     private const MOST_FOR_MEAN = 60_000;
+
+    /** Pixels that are enough for an outline to be looked at. */
+    private const MOST_FOR_OUTLINE = 90_000;
 
     /** @param  list<CutMask>  $masks  those on the plate */
     public function __construct(private Planes $planes, private PictureSource $picture, private array $masks = [], private Edge $edge = new Edge)
@@ -75,6 +79,18 @@ final readonly class PlateStudy
     public function box(): ?Bounds
     {
         return OutlineBounds::of($this->planes, $this->picture, $this->masks);
+    }
+
+    /**
+     * The outline of what is shown, in pixels of its picture.
+     *
+     * @return list<list<array{float, float}>> as {@see Contour::of()}
+     */
+    public function outline(): array
+    {
+        $size = Halving::within($this->picture, self::MOST_FOR_OUTLINE);
+
+        return Contour::of($this->seen($size)->alpha(), $size->columns, $size->rows, $this->picture->width() / $size->columns);
     }
 
     /** The plate's own pixels, cut out. */

@@ -23,7 +23,7 @@ final readonly class Brush
     {
         [$painted, $left, $top, $width, $height] = $this->painted($stroke);
         $columns = $this->frame->window->columns;
-        $toward = $stroke->reveals ? 1.0 : 0.0;
+        $toward = $stroke->letsIn ? 1.0 : 0.0;
         for ($row = 0, $from = 0; $row < $height; $row++) {
             for ($column = 0, $at = ($top + $row) * $columns + $left; $column < $width; $column++, $at++, $from++) {
                 $value = $mask[$at];

@@ -38,7 +38,7 @@ final readonly class Stroke implements JsonSerializable
      * @param  float  $opacity  0..1, what one stroke can reach
      * @param  float  $flow  0..1, what one stamp adds of what is missing
      * @param  float  $spacing  of stamps, as a share of the radius
-     * @param  bool  $reveals  toward 1; otherwise it hides, toward 0
+     * @param  bool  $letsIn  toward 1; otherwise it holds back, toward 0
      * @param  list<array{float, float, float, float}>  $points
      * @param  float  $stretch  how much longer a lamp's mark is along the stroke than across
      * @param  float  $dapples  0..1, how far it is broken into patches
@@ -51,7 +51,7 @@ final readonly class Stroke implements JsonSerializable
         public float $opacity,
         public float $flow,
         public float $spacing,
-        public bool $reveals,
+        public bool $letsIn,
         public Pressure $pressure,
         public array $points,
         public ?string $name = null,
@@ -63,9 +63,9 @@ final readonly class Stroke implements JsonSerializable
     }
 
     /** A stroke that is kept elsewhere. It stands for it in a scene that is not rendered, and is written down as its name. */
-    public static function named(string $name, bool $reveals): self
+    public static function named(string $name, bool $letsIn): self
     {
-        return new self(1.0, 0.0, 1.0, 1.0, 0.25, $reveals, Pressure::Nothing, [], $name);
+        return new self(1.0, 0.0, 1.0, 1.0, 0.25, $letsIn, Pressure::Nothing, [], $name);
     }
 
     /**
@@ -95,7 +95,8 @@ final readonly class Stroke implements JsonSerializable
             $fields->number('opacity', 100, 0, 100, '%') / 100,
             $fields->number('flow', 100, 0, 100, '%') / 100,
             $fields->number('spacing', 25, 5, 200, '%') / 100,
-            $fields->toggle('reveals', true),
+            // as files had it before the word was ours
+            $fields->has('reveals') ? $fields->toggle('reveals', true) : $fields->toggle('letsIn', true),
             (is_string($pressure) ? Pressure::tryFrom($pressure) : null) ?? throw SceneError::expected("{$field}.pressure", 'one of '.implode(', ', array_column(Pressure::cases(), 'value')), $pressure),
             $points,
             tip: (is_string($tip) ? Tip::tryFrom($tip) : null) ?? throw SceneError::expected("{$field}.tip", 'one of '.implode(', ', array_column(Tip::cases(), 'value')), $tip),
@@ -149,7 +150,7 @@ final readonly class Stroke implements JsonSerializable
             return [$at->x, $at->y, $point[2], $point[3]];
         }, $this->points);
 
-        return new self($this->size, $this->hardness, $this->opacity, $this->flow, $this->spacing, $this->reveals, $this->pressure, $points, $this->name, $this->tip, $this->stretch, $this->dapples, $this->seed);
+        return new self($this->size, $this->hardness, $this->opacity, $this->flow, $this->spacing, $this->letsIn, $this->pressure, $points, $this->name, $this->tip, $this->stretch, $this->dapples, $this->seed);
     }
 
     /** The rectangle outside which it leaves nothing; null when nothing is known of it but its name. */
@@ -181,7 +182,7 @@ final readonly class Stroke implements JsonSerializable
     {
         return [
             'size' => $this->size, 'hardness' => $this->hardness * 100, 'opacity' => $this->opacity * 100, 'flow' => $this->flow * 100,
-            'spacing' => $this->spacing * 100, 'reveals' => $this->reveals, 'pressure' => $this->pressure->value, 'points' => $this->points,
+            'spacing' => $this->spacing * 100, 'letsIn' => $this->letsIn, 'pressure' => $this->pressure->value, 'points' => $this->points,
             // a plain brush is written as it always was, and keeps its name
             ...($this->tip === Tip::Brush ? [] : ['tip' => $this->tip->value, 'stretch' => $this->stretch]),
             ...($this->dapples > 0 ? ['dapples' => $this->dapples * 100, 'seed' => $this->seed] : []),

@@ -54,7 +54,7 @@ final readonly class StrokesValue extends ValueType
         return ['type' => 'array', 'maxItems' => Strokes::MOST, 'items' => ['type' => 'object', 'required' => ['points'], 'properties' => [
             'size' => ['type' => 'number', 'minimum' => 0.5, 'maximum' => Stroke::LARGEST_SIZE],
             ...array_fill_keys(['hardness', 'opacity', 'flow'], ['type' => 'number', 'minimum' => 0, 'maximum' => 100]),
-            'spacing' => ['type' => 'number', 'minimum' => 5, 'maximum' => 200], 'reveals' => ['type' => 'boolean'], 'pressure' => ['enum' => array_column(Pressure::cases(), 'value')],
+            'spacing' => ['type' => 'number', 'minimum' => 5, 'maximum' => 200], 'letsIn' => ['type' => 'boolean'], 'pressure' => ['enum' => array_column(Pressure::cases(), 'value')],
             'tip' => ['enum' => array_column(Tip::cases(), 'value')], 'stretch' => ['type' => 'number', 'minimum' => 1, 'maximum' => Stroke::LONGEST_MARK],
             'dapples' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100], 'seed' => ['type' => 'integer', 'minimum' => 0],
             'points' => ['type' => 'array', 'minItems' => 1, 'maxItems' => 5000, 'items' => ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 4, 'description' => 'x, y, pressure 0..1, ms since the stroke began']],

@@ -188,6 +188,10 @@ export const api = {
     sceneOf: (file: File, beside: File[]) => json<Scene>('POST', 'scenes', upload(file, beside)),
     scene: (id: string) => json<Scene>('GET', `scenes/${id}`),
     deleteScene: (id: string) => ask('DELETE', `scenes/${id}`),
+    duplicateScene: (id: string) => json<SceneCard>('POST', `scenes/${id}/duplicate`),
+    renameScene: (id: string, title: string) => json<Scene>('POST', `scenes/${id}/gestures/change-scene`, { title }),
+    /** Lays scenes into a folder of the wall, or out of any. */
+    layScenes: (scenes: string[], folder: string | null) => json<{ laid: number }>('POST', 'scenes/lay', { scenes, folder }),
     restoreScene: (id: string) => json<SceneCard>('POST', `scenes/${id}/restore`),
     /** a picture that becomes no plate, by the file that was taken in */
     bring: (id: string, intake: string) => json<{ name: string }>('POST', `scenes/${id}/pictures`, { intake }),
@@ -218,6 +222,8 @@ export const api = {
     },
     /** A colour to light with: of a patch, a plate's mean, or that of the whole scene. */
     colour: (id: string, of: { at?: Point; width?: number; plate?: string }) => json<{ swatch: string }>('POST', `scenes/${id}/colour`, of).then((reply) => reply.swatch),
+    /** The outline of a plate as it is cut out, in pixels of its picture. */
+    outline: (id: string, strip: string) => json<{ rings: Point[][] }>('GET', `scenes/${id}/plates/${strip}/outline`).then((reply) => reply.rings),
     /** The plates that are seen at a place, the foremost first. */
     platesAt: (id: string, [x, y]: Point) => json<{ plates: string[] }>('POST', `scenes/${id}/plates-at`, { x, y }).then((reply) => reply.plates),
     revision: (id: string) => json<{ revision: number }>('GET', `scenes/${id}/revision`).then((reply) => reply.revision),

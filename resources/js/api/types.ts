@@ -28,7 +28,7 @@ export type Stroke = {
     opacity: number;
     flow: number;
     spacing: number;
-    reveals: boolean;
+    letsIn: boolean;
     pressure: string;
     points: [number, number, number, number][];
     /** what the brush leaves, where that is no plain mark */
@@ -160,7 +160,7 @@ export type Reading = { id: string; kind: string; strips: string[]; seen: string
 /** What the core notices in a scene. */
 export type Noticed = { compass: { sights: Sight[]; arcs: { reading: string; from: string; to: string; angle: number }[] }; readings: Reading[] };
 
-export type SceneCard = { id: string; title: string; width: number; height: number; revision: number; touched: string; strips: number; deleted: string | null };
+export type SceneCard = { id: string; title: string; width: number; height: number; revision: number; touched: string; made: string; folder: string | null; strips: number; deleted: string | null };
 
 export type MaskChange = { join?: string; inverted?: boolean; off?: boolean; values?: Values; /** come behind the mask's strokes */ strokes?: Stroke[] };
 

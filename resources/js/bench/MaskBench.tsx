@@ -1,6 +1,6 @@
-import { Contrast, Eye, EyeOff, Trash2 } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import type { Ground, Mask, MaskChange, Scene, Strip, Value } from '../api/types';
-import { maskHint } from '../controls/icons';
+import { MaskIcon } from '../controls/icons';
 import { joins, maskKinds, stripKinds } from '../generated/catalogue';
 import type { Gestures } from '../session/gestures';
 import { isShown } from '../session/strips';
@@ -76,33 +76,23 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
                     aria-expanded={isOpen}
                     onClick={() => work.choose(strip.id, isOpen ? null : mask.id)}
                 >
-                    <span className={`h-4 w-7 rounded-sm border border-line ${mask.off ? 'opacity-40' : ''}`} style={{ background: maskHint(mask.kind) }} />
+                    <MaskIcon kind={mask.kind} isOff={mask.off} />
                     <span>{kind?.label ?? mask.kind}</span>
                     <span className="text-quiet">
                         {isFirst && mask.join !== 'take away' ? '' : mask.join}
                         {mask.inverted ? ' inverted' : ''}
                     </span>
                 </button>
-                <button
-                    aria-label="View the mask alone"
-                    title="View the mask alone"
-                    aria-pressed={isAlone}
-                    className={`rounded-sm p-1 ${isAlone ? 'bg-ink text-well' : 'text-quiet hover:text-ink'}`}
-                    onClick={() => {
+                <Letter
+                    letter="S"
+                    label="See the mask alone"
+                    isOn={isAlone}
+                    onPress={() => {
                         work.choose(strip.id, mask.id);
                         work.viewMask(isAlone ? null : mask.id);
                     }}
-                >
-                    <Contrast size={14} />
-                </button>
-                <button
-                    aria-label={mask.off ? 'Mask off; switch it on' : 'Switch the mask off for a look'}
-                    aria-pressed={mask.off}
-                    className="rounded-sm p-1 text-quiet hover:text-ink"
-                    onClick={() => change({ off: !mask.off }, mask.off ? 'Mask on' : 'Mask off')}
-                >
-                    {mask.off ? <EyeOff size={14} /> : <Eye size={14} />}
-                </button>
+                />
+                <Letter letter="M" label={mask.off ? 'Mask left out; take it in' : 'Leave the mask out for a look'} isOn={mask.off} onPress={() => change({ off: !mask.off }, mask.off ? 'Mask on' : 'Mask off')} />
                 <button aria-label="Delete the mask" className="rounded-sm p-1 text-quiet hover:text-ink" onClick={() => void gestures.removeMask(strip.id, mask.id)}>
                     <Trash2 size={14} />
                 </button>
@@ -129,5 +119,14 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
                 </div>
             )}
         </div>
+    );
+}
+
+/** Solo and mute of a mask, as on the desk. */
+function Letter({ letter, label, isOn, onPress }: { letter: string; label: string; isOn: boolean; onPress: () => void }) {
+    return (
+        <button aria-label={label} aria-pressed={isOn} title={label} className={`h-6 w-6 shrink-0 rounded-sm text-[11px] font-semibold ${isOn ? 'bg-ink text-well' : 'bg-well text-quiet hover:text-ink'}`} onClick={onPress}>
+            {letter}
+        </button>
     );
 }

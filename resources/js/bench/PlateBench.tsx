@@ -25,7 +25,7 @@ export function PlacingActions() {
     );
 }
 
-/** The tint under which an edge is judged, and what shrinking takes away. */
+/** The hatching under which an edge is judged, and what shrinking takes away. */
 export function EdgeActions({ scene, strip }: { scene: Scene; strip: Strip }): ReactNode {
     const tint = useWork((state) => state.tint);
     const shrinks = typeof strip.values.grow === 'number' && strip.values.grow < 0;
@@ -35,7 +35,7 @@ export function EdgeActions({ scene, strip }: { scene: Scene; strip: Strip }): R
         <>
             {vanished > 0 && <p className="text-[12px] text-alarm">{vanished === 1 ? 'One piece vanishes: it is too small to shrink.' : `${vanished} pieces vanish: they are too small to shrink.`}</p>}
             <div className="pt-0.5">
-                <Action label="Judge under a tint" title="What is cut away lies under a blue tint" pressed={tint === strip.id} onPress={() => work.judge(tint === strip.id ? null : strip.id)} />
+                <Action label="Judge the cut" title="What is cut away lies behind hatching" pressed={tint === strip.id} onPress={() => work.judge(tint === strip.id ? null : strip.id)} />
             </div>
         </>
     );

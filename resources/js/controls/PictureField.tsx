@@ -1,5 +1,6 @@
 import { useRef } from 'react';
 import type { ValueProps } from './hand';
+import { picturesTaken } from '../generated/catalogue';
 import { Row } from './Row';
 
 /** The picture of a plate says its name; one that may be exchanged is chosen among those of the scene, or brought. */
@@ -31,7 +32,7 @@ export function PictureField({ parameter, value, scene, hand, gestures }: ValueP
             <input
                 ref={input}
                 type="file"
-                accept="image/png,image/jpeg,image/webp,image/tiff"
+                accept={picturesTaken}
                 aria-label={`Picture for ${parameter.label.toLowerCase()}`}
                 className="hidden"
                 onChange={(event) => {

@@ -21,7 +21,9 @@ export function Range({ label, value, least, most, step, hand }: { label: string
             onValueChange={([next]) => !isGivenUp.current && hand.live(Math.round((next ?? 0) * 1e4) / 1e4)}
             onValueCommit={() => !isGivenUp.current && hand.commit()}
             onKeyDown={(event) => {
-                if (event.key === 'Escape' && isDragged.current) {
+                if (!isDragged.current) {
+                    isGivenUp.current = false;
+                } else if (event.key === 'Escape') {
                     event.stopPropagation();
                     isGivenUp.current = true;
                     hand.drop();

@@ -1,4 +1,5 @@
 import { Brush, CircleDot, Cone, Droplet, Eclipse, Film, Flashlight, Folder, Grid2x2, Image, LampCeiling, Lightbulb, Moon, PersonStanding, Spline, Sun, Waves, type LucideIcon } from 'lucide-react';
+import type { ReactNode } from 'react';
 import type { Family } from '../api/types';
 
 const ofFamilies: Record<string, LucideIcon> = { plate: Image, light: Cone, flat: Droplet, grade: Moon, group: Folder };
@@ -20,7 +21,34 @@ export const accents: Record<string, string> = {
     group: 'var(--color-line)',
 };
 
-/** The look of a kind of mask, in little. */
-export function maskHint(kind: string): string {
-    return { linear: 'linear-gradient(90deg, #222, #eee)', radial: 'radial-gradient(#eee, #222)', strokes: 'linear-gradient(135deg, #222 38%, #eee 38%, #eee 62%, #222 62%)' }[kind] ?? 'radial-gradient(#eee 45%, #222 52%)';
+/** What a kind of mask looks like: grey where it lets through. */
+const LOOKS: Record<string, ReactNode> = {
+    outline: <path d="M3 10.5 C2 5 8 1.5 13 4 S 24 1 25 6 S 20 14 14 11.5 S 4 15 3 10.5 Z" fill="none" stroke="#e8e8e8" strokeWidth={1.6} />,
+    'painted cut': (
+        <>
+            <path d="M4 9 q-1-6 5-5.500 q5 .5 4 5 q-1 5-5.500 4 q-3-.5-3.500-3.500z" fill="#e8e8e8" />
+            <path d="M17 4 q5-2 7 1.500 q2 4-2 6 q-5 2-6-2 q-.6-4 1-5.500z" fill="#7d7d7d" />
+        </>
+    ),
+    'colour area': <path d="M3 4 l4-2 3 2.500 4-3 3 3 5-2 -1 4 4 3 -4 1.500 1 3 -5-1.500 -3 2 -3-3 -5 2 0-4 -3-1.500z" fill="#e8e8e8" />,
+    strokes: <path d="M3 12 C9 11 9 4 14 4.500 S 20 11 25 3.500" fill="none" stroke="#e8e8e8" strokeWidth={3} strokeLinecap="round" />,
+    texture: (
+        <g fill="#e8e8e8">
+            {[3, 8, 13, 18, 23].flatMap((x, at) => [4, 9].map((y) => <circle key={`${x} ${y}`} cx={x + (y > 5 ? 2 : 0)} cy={y + (at % 2)} r={1.5} />))}
+        </g>
+    ),
+};
+
+/** The look of a kind of mask, in little: a fading one fades, the others are drawn. */
+export function MaskIcon({ kind, isOff, small = false }: { kind: string; isOff: boolean; small?: boolean }) {
+    const fades = { linear: 'linear-gradient(90deg, #1e1e1e, #e8e8e8)', radial: 'radial-gradient(#e8e8e8, #1e1e1e)' }[kind];
+    return (
+        <span className={`inline-flex shrink-0 items-center justify-center overflow-hidden rounded-sm border border-line bg-well ${small ? 'h-3 w-5' : 'h-4 w-7'} ${isOff ? 'opacity-40' : ''}`} style={{ background: fades }} aria-hidden>
+            {!fades && (
+                <svg viewBox="0 0 28 15" className="h-full w-full">
+                    {LOOKS[kind]}
+                </svg>
+            )}
+        </span>
+    );
 }

@@ -2,7 +2,7 @@ import { Plus, SquareSplitHorizontal } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useRef, useState } from 'react';
 import type { Scene, StripKind } from '../api/types';
-import { stripKinds } from '../generated/catalogue';
+import { picturesTaken, stripKinds } from '../generated/catalogue';
 import type { Gestures } from '../session/gestures';
 import { lookedAt } from '../session/camera';
 import { isPart } from '../session/things';
@@ -40,7 +40,7 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
             if (kind.tip) {
                 // the brush is in hand at once: large, soft and faint
                 work.takeTool('paint');
-                work.brush({ size: Math.round(span * BRUSH), hardness: 0, opacity: 100, flow: kind.tip === 'lamp' ? 12 : 20, reveals: true });
+                work.brush({ size: Math.round(span * BRUSH), hardness: 0, opacity: 100, flow: kind.tip === 'lamp' ? 12 : 20, letsIn: true });
             }
         });
     }
@@ -80,7 +80,7 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
                 type="file"
                 multiple
                 data-brings-plate
-                accept="image/png,image/jpeg"
+                accept={picturesTaken}
                 aria-label="Picture for a plate"
                 className="hidden"
                 onChange={(event) => {

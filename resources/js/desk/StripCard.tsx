@@ -11,7 +11,7 @@ import type { Gestures } from '../session/gestures';
 import { colourOf, isLight } from '../session/strips';
 import { useWork, work } from '../session/store';
 import { Fader, faded, percentScale, stopsScale } from '../controls/Fader';
-import { accents, KindIcon, maskHint } from '../controls/icons';
+import { accents, KindIcon, MaskIcon } from '../controls/icons';
 
 type Props = {
     strip: Strip;
@@ -248,7 +248,7 @@ function Marks({ strip, accent }: { strip: Strip; accent: string }) {
         <div className="flex h-4 items-center gap-1" aria-hidden style={{ color: accent }}>
             <KindIcon kind={strip.kind} family={strip.family} size={14} />
             {strip.masks.slice(0, 3).map((mask) => (
-                <span key={mask.id} title={`${mask.kind} mask`} className={`h-3 w-3 rounded-[2px] border border-line ${mask.off ? 'opacity-40' : ''}`} style={{ background: maskHint(mask.kind) }} />
+                <MaskIcon key={mask.id} kind={mask.kind} isOff={mask.off} small />
             ))}
         </div>
     );

@@ -3,16 +3,13 @@ import { Dialog, Progress } from 'radix-ui';
 import { useState } from 'react';
 import { api } from '../api/client';
 import type { Export, Scene } from '../api/types';
+import { exportFormats } from '../generated/catalogue';
 import { sayError } from '../ui/notices';
 import { megabytes } from '../ui/words';
 import { focusBack } from '../ui/focus';
 import { useWork, work } from '../session/store';
 
-const FORMATS = [
-    { key: 'png8', label: 'PNG, 8 bit', format: 'png', bits: 8 },
-    { key: 'png16', label: 'PNG, 16 bit', format: 'png', bits: 16 },
-    { key: 'jpeg', label: 'JPEG', format: 'jpeg', bits: 8 },
-];
+const keyOf = ({ format, bits }: { format: string; bits: number }) => `${format}${bits}`;
 
 /** Writes the scene out at full size, and lists what was written. */
 export function ExportSheet({ scene }: { scene: Scene }) {
@@ -40,6 +37,7 @@ export function ExportSheet({ scene }: { scene: Scene }) {
 function Body({ scene }: { scene: Scene }) {
     const queries = useQueryClient();
     const [chosen, setChosen] = useState('png8');
+    const format = exportFormats.find((entry) => keyOf(entry) === chosen);
     const [quality, setQuality] = useState(92);
     const list = useQuery({
         queryKey: ['exports', scene.id],
@@ -47,7 +45,6 @@ function Body({ scene }: { scene: Scene }) {
         refetchInterval: (query) => (query.state.data?.some((entry) => entry.state === 'waiting' || entry.state === 'running') ? 400 : false),
     });
     async function start() {
-        const format = FORMATS.find((entry) => entry.key === chosen);
         if (format) {
             await api.orderExport(scene.id, { format: format.format, bits: format.bits, quality }).catch(sayError);
             await queries.invalidateQueries({ queryKey: ['exports', scene.id] });
@@ -58,15 +55,15 @@ function Body({ scene }: { scene: Scene }) {
             <p className="mt-1 text-quiet">
                 The whole scene at full size, <span className="font-mono text-[12px]">{scene.width} × {scene.height} px</span>.
             </p>
-            <fieldset className="mt-3 flex items-center gap-4">
+            <fieldset className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1.5">
                 <legend className="sr-only">Format</legend>
-                {FORMATS.map((entry) => (
-                    <label key={entry.key} className="flex items-center gap-1.5">
-                        <input type="radio" name="format" className="accent-[#ececec]" checked={chosen === entry.key} onChange={() => setChosen(entry.key)} />
+                {exportFormats.map((entry) => (
+                    <label key={keyOf(entry)} className="flex items-center gap-1.5">
+                        <input type="radio" name="format" className="accent-[#ececec]" checked={chosen === keyOf(entry)} onChange={() => setChosen(keyOf(entry))} />
                         {entry.label}
                     </label>
                 ))}
-                {chosen === 'jpeg' && (
+                {format?.isLossy && (
                     <label className="flex items-center gap-1.5 text-quiet">
                         Quality
                         <input
@@ -81,6 +78,8 @@ function Body({ scene }: { scene: Scene }) {
                     </label>
                 )}
             </fieldset>
+            {format && !format.keepsAlpha && <p className="mt-1.5 text-quiet">What is clear is laid on black: this format has no transparency.</p>}
+            {format?.format === 'webp' && <p className="mt-1.5 text-quiet">At 100 % nothing is lost.</p>}
             <div className="mt-3 flex items-center gap-3">
                 <button className="rounded-md bg-ink px-3 py-1 font-semibold text-well hover:bg-white" onClick={() => void start()}>
                     Write the file

@@ -3778,6 +3778,62 @@ export const modes: string[] = [
     "airlight"
 ];
 
+/** The files that a scene is written to. */
+export const exportFormats: { format: string; bits: number; label: string; isLossy: boolean; keepsAlpha: boolean }[] = [
+    {
+        "format": "png",
+        "bits": 8,
+        "label": "PNG, 8 bit",
+        "isLossy": false,
+        "keepsAlpha": true
+    },
+    {
+        "format": "png",
+        "bits": 16,
+        "label": "PNG, 16 bit",
+        "isLossy": false,
+        "keepsAlpha": true
+    },
+    {
+        "format": "jpeg",
+        "bits": 8,
+        "label": "JPEG",
+        "isLossy": true,
+        "keepsAlpha": false
+    },
+    {
+        "format": "tiff",
+        "bits": 8,
+        "label": "TIFF, 8 bit",
+        "isLossy": false,
+        "keepsAlpha": true
+    },
+    {
+        "format": "tiff",
+        "bits": 16,
+        "label": "TIFF, 16 bit",
+        "isLossy": false,
+        "keepsAlpha": true
+    },
+    {
+        "format": "webp",
+        "bits": 8,
+        "label": "WebP",
+        "isLossy": true,
+        "keepsAlpha": true
+    },
+    {
+        "format": "avif",
+        "bits": 8,
+        "label": "AVIF",
+        "isLossy": true,
+        "keepsAlpha": false
+    }
+];
+
+/** The endings and types of the pictures that are taken in. */
+export const picturesTaken = ".png,image/png,.jpg,image/jpeg,.tif,image/tiff,.webp,image/webp,.avif,image/avif,.heic,image/heic";
+
 export const modeGroups: { does: string; modes: string[] }[] = [
     {
         "does": "covers",

@@ -1,45 +1,82 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Trash2, Upload } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { ArrowLeft, Search, Upload } from 'lucide-react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { api, Refused } from '../api/client';
 import type { Scene, SceneCard } from '../api/types';
+import { picturesTaken } from '../generated/catalogue';
+import { useFilesIn } from '../ui/filesIn';
 import { Notices, say, sayError } from '../ui/notices';
 import { TakingIn, withFile } from '../ui/takingIn';
 import { go } from '../ui/route';
 import { ago, megabytes } from '../ui/words';
+import { arranged, freeName, ORDERS, type Order } from './arranged';
+import { Card, FolderCard } from './Card';
+import { useStanding } from './standing';
 
-/** The scenes wall: every scene with its picture; a picture dropped here becomes a new one. */
+/** The scenes wall: every scene with its picture, searched, sorted, in folders; a picture dropped here becomes a new one. */
 export function Wall() {
     const scenes = useQuery({ queryKey: ['scenes'], queryFn: api.scenes, refetchOnWindowFocus: true });
     const { drop, busy, problem } = useDrop();
-    const [over, setOver] = useState(false);
+    const { order, search, folder, set } = useStanding();
+    const box = useRef<HTMLDivElement>(null);
+    const lay = useLay();
+    useFilesIn((files) => void drop(files));
     useEffect(() => {
         document.title = 'Scenes · Aumbrel';
     }, []);
+    const all = scenes.data?.scenes ?? [];
+    const names = [...new Set(all.flatMap((scene) => (scene.folder === null ? [] : [scene.folder])))].sort();
+    const inFolder = folder !== null && names.includes(folder) ? folder : null;
+    const shown = arranged(all, order, search, inFolder);
+    useBackWhereOneWas(box, scenes.isSuccess);
+
+    /** One card dropped on another: both lie in one folder then. */
+    const together = (carried: string, onto: SceneCard) =>
+        carried !== onto.id && (onto.folder !== null ? lay([carried], onto.folder) : lay([carried, onto.id], freeName(onto.title.slice(0, 60), names)));
 
     return (
-        <main
-            className="flex h-full flex-col"
-            onDragOver={(event) => {
-                event.preventDefault();
-                setOver(true);
-            }}
-            onDragLeave={() => setOver(false)}
-            onDrop={(event) => {
-                event.preventDefault();
-                setOver(false);
-                void drop(event.dataTransfer.files);
-            }}
-        >
+        <main className="flex h-full flex-col">
             <header className="flex h-10 shrink-0 items-center gap-4 bg-bar px-4">
                 <h1 className="font-semibold">Aumbrel</h1>
-                <span className="text-quiet">Scenes</span>
+                {inFolder === null ? (
+                    <span className="text-quiet">Scenes</span>
+                ) : (
+                    <>
+                        <button
+                            className="flex h-7 items-center gap-1.5 rounded-sm px-2 text-quiet hover:text-ink"
+                            title="All scenes; a card that is dropped here lies in no folder"
+                            onClick={() => set({ folder: null })}
+                            onDragOver={(event) => event.preventDefault()}
+                            onDrop={(event) => lay([event.dataTransfer.getData('text/plain')], null)}
+                        >
+                            <ArrowLeft size={14} aria-hidden /> All scenes
+                        </button>
+                        <FolderName key={inFolder} name={inFolder} onRename={(name) => lay(all.filter((scene) => scene.folder === inFolder).map((scene) => scene.id), name).then(() => set({ folder: name }))} />
+                    </>
+                )}
+                <label className="ml-auto flex h-7 w-[240px] items-center gap-2 rounded-sm bg-well px-2 text-quiet">
+                    <Search size={14} aria-hidden />
+                    <input type="search" aria-label="Search the scenes" placeholder="Search" className="min-w-0 flex-1 bg-transparent text-ink outline-none" value={search} onChange={(event) => set({ search: event.target.value })} />
+                </label>
+                <select aria-label="Order of the scenes" className="h-7 rounded-sm bg-well px-1.5" value={order} onChange={(event) => set({ order: event.target.value as Order })}>
+                    {Object.entries(ORDERS).map(([key, words]) => (
+                        <option key={key} value={key}>
+                            {words}
+                        </option>
+                    ))}
+                </select>
             </header>
-            <div className="min-h-0 flex-1 overflow-y-auto p-6">
-                <div className="mx-auto grid max-w-[1180px] grid-cols-[repeat(auto-fill,minmax(260px,1fr))] gap-5">
-                    <NewScene busy={busy} over={over} problem={problem} onFiles={drop} />
-                    {scenes.data?.scenes.map((scene) => <Card key={scene.id} scene={scene} />)}
+            <div ref={box} data-testid="wall" className="min-h-0 flex-1 overflow-y-auto p-6">
+                <div className="mx-auto grid max-w-[1180px] grid-cols-[repeat(auto-fill,minmax(min(260px,100%),1fr))] gap-5">
+                    {search === '' && <NewScene busy={busy} problem={problem} onFiles={drop} />}
+                    {shown.folders.map(({ name, scenes: inside }) => (
+                        <FolderCard key={name} name={name} scenes={inside} onOpen={() => set({ folder: name })} onLay={(scene) => void lay([scene], name)} />
+                    ))}
+                    {shown.scenes.map((scene) => (
+                        <Card key={scene.id} scene={scene} folders={names.filter((name) => name !== scene.folder)} onLay={(into) => void lay([scene.id], into === 'new' ? freeName('Folder', names) : into)} onDropped={(carried) => void together(carried, scene)} />
+                    ))}
                     {scenes.isPending && <p className="p-4 text-quiet">Loading the scenes…</p>}
+                    {scenes.isSuccess && search !== '' && shown.scenes.length === 0 && <p className="p-4 text-quiet">No scene has “{search}” in its name.</p>}
                     {scenes.isError && (
                         <div className="flex flex-col items-start gap-3 p-4" role="alert">
                             <p className="text-alarm">{scenes.error.message}</p>
@@ -57,13 +94,63 @@ export function Wall() {
     );
 }
 
+/** The wall is found again as it was left: how far it was scrolled, once its cards are there. */
+function useBackWhereOneWas(box: React.RefObject<HTMLDivElement | null>, isThere: boolean) {
+    useLayoutEffect(() => {
+        const element = box.current;
+        if (!element || !isThere) {
+            return;
+        }
+        element.scrollTo({ top: useStanding.getState().scrolled });
+        const onScroll = () => useStanding.getState().set({ scrolled: element.scrollTop });
+        element.addEventListener('scroll', onScroll, { passive: true });
+        return () => element.removeEventListener('scroll', onScroll);
+    }, [box, isThere]);
+}
+
+/** Lays scenes into a folder, or out of any; that is taken back by the notice. */
+function useLay() {
+    const queries = useQueryClient();
+    return useCallback(
+        async (ids: string[], folder: string | null): Promise<void> => {
+            const before = (queries.getQueryData<{ scenes: SceneCard[] }>(['scenes'])?.scenes ?? []).filter((scene) => ids.includes(scene.id));
+            if (before.length === 0) {
+                return;
+            }
+            const again = () => queries.invalidateQueries({ queryKey: ['scenes'] });
+            try {
+                await api.layScenes(ids, folder);
+                say(folder === null ? 'Laid out of its folder.' : `Laid into "${folder}".`, {
+                    label: 'Undo',
+                    run: () => void Promise.all(before.map((scene) => api.layScenes([scene.id], scene.folder))).then(again, sayError),
+                });
+            } catch (error) {
+                sayError(error);
+            }
+            await again();
+        },
+        [queries],
+    );
+}
+
+function FolderName({ name, onRename }: { name: string; onRename: (name: string) => void }) {
+    return (
+        <input
+            aria-label="Name of the folder"
+            defaultValue={name}
+            maxLength={80}
+            className="w-[240px] rounded-sm bg-transparent px-1.5 py-0.5 font-medium hover:bg-well focus:bg-well"
+            onBlur={(event) => event.target.value.trim() !== '' && event.target.value.trim() !== name && onRename(event.target.value.trim())}
+            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        />
+    );
+}
+
 function useDrop() {
     const [busy, setBusy] = useState<string | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const queries = useQueryClient();
-    async function drop(list: FileList | null) {
-        // a list of its own: the one of an input is emptied when the input is
-        const files = Array.from(list ?? []);
+    async function drop(files: File[]) {
         if (busy !== null || files.length === 0) {
             return;
         }
@@ -96,27 +183,29 @@ function useDrop() {
     return { drop, busy, problem };
 }
 
-function NewScene(props: { busy: string | null; over: boolean; problem: string | null; onFiles: (files: FileList | null) => void }) {
+function NewScene(props: { busy: string | null; problem: string | null; onFiles: (files: File[]) => void }) {
     const input = useRef<HTMLInputElement>(null);
+    const [over, setOver] = useState(false);
     return (
-        <div className="flex flex-col gap-2">
+        <div className="flex flex-col gap-2" onDragOver={(event) => event.dataTransfer.types.includes('Files') && setOver(true)} onDragLeave={() => setOver(false)} onDrop={() => setOver(false)}>
             <button
-                className={`flex aspect-[8/5] w-full flex-col items-center justify-center gap-2 rounded-md border border-dashed ${props.over ? 'border-warm bg-raised' : 'border-line hover:bg-panel'}`}
+                className={`flex aspect-[8/5] w-full flex-col items-center justify-center gap-2 rounded-md border border-dashed ${over ? 'border-warm bg-raised' : 'border-line hover:bg-panel'}`}
                 onClick={() => input.current?.click()}
             >
                 <Upload size={20} aria-hidden />
                 <span>{props.busy ? `Taking in ${props.busy}…` : 'New scene'}</span>
-                <span className="px-6 text-quiet">{props.busy ? '' : 'Drop a backdrop picture or a packed scene, or choose one'}</span>
+                <span className="px-6 text-quiet">{props.busy ? '' : 'Drop or paste a backdrop picture or a packed scene, or choose one'}</span>
             </button>
             <input
                 ref={input}
                 type="file"
-                accept="image/png,image/jpeg,.zip,.json"
+                accept={`${picturesTaken},.zip,.json`}
                 multiple
                 aria-label="Backdrop picture, packed scene, or scene file with its pictures"
                 className="hidden"
                 onChange={(event) => {
-                    props.onFiles(event.target.files);
+                    // a list of its own: the one of an input is emptied when the input is
+                    props.onFiles(Array.from(event.target.files ?? []));
                     event.target.value = '';
                 }}
             />
@@ -169,57 +258,5 @@ function Below({ deleted }: { deleted: SceneCard[] }) {
                 </p>
             )}
         </footer>
-    );
-}
-
-function Card({ scene }: { scene: SceneCard }) {
-    const queries = useQueryClient();
-    async function remove() {
-        if (!window.confirm(`Delete "${scene.title}"? It can be brought back for 30 days.`)) {
-            return;
-        }
-        try {
-            await api.deleteScene(scene.id);
-            say(`"${scene.title}" was deleted.`, {
-                label: 'Undo',
-                run: () => void api.restoreScene(scene.id).then(() => queries.invalidateQueries({ queryKey: ['scenes'] }), sayError),
-            });
-            await queries.invalidateQueries({ queryKey: ['scenes'] });
-        } catch (error) {
-            sayError(error);
-        }
-    }
-    const open = `/scenes/${scene.id}`;
-    return (
-        <article className="group relative">
-            <a
-                href={open}
-                className="block rounded-md"
-                onClick={(event) => {
-                    if (!event.ctrlKey && !event.metaKey) {
-                        event.preventDefault();
-                        go(open);
-                    }
-                }}
-            >
-                <div className="flex aspect-[8/5] items-center justify-center overflow-hidden rounded-md bg-well">
-                    <img src={`/api${open}/thumbnail?revision=${scene.revision}`} alt="" className="max-h-full max-w-full" loading="lazy" />
-                </div>
-                <h2 className="mt-2 truncate font-medium">{scene.title}</h2>
-                <p className="text-quiet">
-                    <span className="font-mono text-[12px]">
-                        {scene.width} × {scene.height}
-                    </span>{' '}
-                    · {scene.strips} {scene.strips === 1 ? 'strip' : 'strips'} · {ago(scene.touched)}
-                </p>
-            </a>
-            <button
-                aria-label={`Delete ${scene.title}`}
-                className="absolute top-2 right-2 rounded-sm bg-well/90 p-1.5 opacity-0 group-hover:opacity-100 focus-visible:opacity-100"
-                onClick={remove}
-            >
-                <Trash2 size={15} />
-            </button>
-        </article>
     );
 }

@@ -41,7 +41,7 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
             <div className="flex shrink-0 items-center gap-2">
                 <Readings scene={scene} gestures={gestures} />
                 <See isChosen={strip !== undefined} />
-                {camera && <span className="font-mono text-[12px] text-quiet">{Math.round(camera.zoom * 100)} %</span>}
+                {camera && <span data-testid="zoom" className="font-mono text-[12px] text-quiet">{Math.round(camera.zoom * 100)} %</span>}
                 <button className="rounded-md px-2 text-quiet hover:text-ink" title="Show the whole scene (F)" onClick={() => work.stand(null)}>
                     Whole
                 </button>
@@ -149,7 +149,7 @@ function BrushSettings({ strip, isPair, gestures }: { strip: Strip; /** it share
  {choices.length > 1 && (
                 <label className="flex shrink-0 items-center gap-1.5 text-quiet">
                     Paints
-                    <select className="h-6 rounded-sm bg-well px-1 text-ink" value={paintsOn(target)} onChange={(event) => work.paints(event.target.value as Paints)}>
+                    <select aria-label="What is painted" className="h-6 rounded-sm bg-well px-1 text-ink" value={paintsOn(target)} onChange={(event) => work.paints(event.target.value as Paints)}>
                         {choices.map((choice) => (
                             <option key={choice} value={choice}>
                                 {choice}
@@ -158,8 +158,8 @@ function BrushSettings({ strip, isPair, gestures }: { strip: Strip; /** it share
                     </select>
                 </label>
             )}
-            <Either label="What the brush does" value={brush.reveals} onSet={(reveals) => work.brush({ reveals })} words={isCut ? ['Subject', 'Background'] : ['Let in', 'Hold back']} />
-            {brush.reveals && letsAllIn(target) && !isPair && (
+            <Either label="What the brush does" value={brush.letsIn} onSet={(letsIn) => work.brush({ letsIn })} words={isCut ? ['Subject', 'Background'] : ['Let in', 'Hold back']} />
+            {brush.letsIn && letsAllIn(target) && !isPair && (
                 <Action label="Begin with nothing" title="Holds everything back, so that strokes let it in" onPress={() => beginWithNothing(strip, target, gestures)} />
             )}
             <Small label="Size" unit="px" value={brush.size} least={1} most={4000} onSet={(size) => work.brush({ size })} />

@@ -139,7 +139,7 @@ function press(key: string, scene: Scene, gestures: Gestures): boolean {
             return true;
         case 'r': {
             const { brush } = useWork.getState();
-            work.brush({ reveals: !brush.reveals });
+            work.brush({ letsIn: !brush.letsIn });
             return true;
         }
         case 'v': {

@@ -11,7 +11,7 @@ afterEach(() => vi.unstubAllGlobals());
 test('an arrangement is kept as it was left', () => {
     storage(null);
     expect(kept()).toEqual(plain);
-    const left = { ...plain, deskOpen: true, compassOpen: false, foldedGroups: ['a'], sections: { 'spot Reach': false }, brush: { ...plain.brush, size: 0.2, reveals: false } };
+    const left = { ...plain, deskOpen: true, compassOpen: false, foldedGroups: ['a'], sections: { 'spot Reach': false }, brush: { ...plain.brush, size: 0.2, letsIn: false } };
     keep(left);
     expect(kept()).toEqual(left);
 });

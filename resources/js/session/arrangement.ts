@@ -33,7 +33,7 @@ export const plain: Arrangement = {
     compassOpen: null,
     foldedGroups: [],
     sections: {},
-    brush: { size: BRUSH_SHARE, hardness: 0, opacity: 100, flow: 100, reveals: true, pressure: 'nothing', simulated: false, stretch: 1, dapples: 0 },
+    brush: { size: BRUSH_SHARE, hardness: 0, opacity: 100, flow: 100, letsIn: true, pressure: 'nothing', simulated: false, stretch: 1, dapples: 0 },
     pick: { tolerance: 12, reach: 'touching', patch: 7 },
     letters: true,
 };

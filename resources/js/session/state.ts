@@ -4,7 +4,7 @@ import type { Changes, Noticed, Outlines, Point, StageLines, Stroke, Values } fr
 export type Tool = 'move' | 'paint' | 'outline' | 'pick' | 'pan';
 
 /** What the brush does; its size is scene pixels. */
-export type BrushSettings = { size: number; hardness: number; opacity: number; flow: number; reveals: boolean; pressure: string; simulated: boolean; /** of a lamp's mark: along the stroke to across */ stretch: number; /** percent */ dapples: number };
+export type BrushSettings = { size: number; hardness: number; opacity: number; flow: number; letsIn: boolean; pressure: string; simulated: boolean; /** of a lamp's mark: along the stroke to across */ stretch: number; /** percent */ dapples: number };
 
 /** What of a strip is painted: a cut that follows edges, a cut stroke by stroke, what of a light shines, or where it stops. */
 export type Paints = 'rough cut' | 'exact mask' | 'what shines' | 'falloff';

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { reversed, withOneMore, withStop } from './stops';
+import { reversed, valueAt, withOneMore, withStop } from './stops';
 
 test('a stop keeps its place between its neighbours', () => {
     const stops = [{ offset: 0, value: 1, midpoint: 0.5 }, { offset: 0.4, value: 0.5, midpoint: 0.5 }, { offset: 1, value: 0, midpoint: 0.5 }];
@@ -26,4 +26,16 @@ test('one more stop goes into the middle of the widest gap', () => {
     ];
     expect(withOneMore(stops, 'opacity')).toEqual([stops[0], stops[1], { offset: 0.6, colour: '#ff0000', opacity: 0.4, midpoint: 0.5 }, stops[2]]);
     expect(withOneMore([{ offset: 0.8, value: 0.25 }], 'value')).toEqual([{ offset: 0.8, value: 0.25 }, { offset: 1, value: 0.25, midpoint: 0.5 }]);
+});
+
+test('a mask is half way at its midpoint, and holds at its ends', () => {
+    const stops = [
+        { offset: 0.2, value: 1, midpoint: 0.25 },
+        { offset: 0.6, value: 0, midpoint: 0.5 },
+    ];
+    expect(valueAt(stops, 0)).toBe(1);
+    expect(valueAt(stops, 0.3)).toBeCloseTo(0.5, 9);
+    expect(valueAt(stops, 0.2)).toBe(1);
+    expect(valueAt(stops, 0.9)).toBe(0);
+    expect(valueAt([], 0.5)).toBe(1);
 });

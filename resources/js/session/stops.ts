@@ -29,3 +29,14 @@ export function withOneMore<T extends { offset: number; midpoint?: number }>(sto
 export function reversed<T extends { offset: number; midpoint?: number }>(stops: T[]): T[] {
     return stops.map((stop, at) => ({ ...stop, offset: 1 - stop.offset, midpoint: 1 - (stops[at - 1]?.midpoint ?? 0.5) })).reverse();
 }
+
+/** What a mask lets through at a share of its way, as its drawing shows it (W3C CSS Images 4, color transition hint). */
+export function valueAt(stops: Stop[], share: number): number {
+    const after = stops.findIndex((stop) => stop.offset > share);
+    const [before, next] = after < 0 ? [stops[stops.length - 1], undefined] : [stops[after - 1], stops[after]];
+    if (!before || !next) {
+        return (before ?? next)?.value ?? 1;
+    }
+    const way = ((share - before.offset) / (next.offset - before.offset)) ** (Math.log(0.5) / Math.log(before.midpoint));
+    return before.value + way * (next.value - before.value);
+}

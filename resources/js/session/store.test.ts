@@ -7,7 +7,7 @@ beforeEach(() => work.reset({ id: 's', width: 320, height: 200 }));
 
 const state = () => useWork.getState();
 
-const stroke = (x: number): Stroke => ({ size: 9, hardness: 0, opacity: 100, flow: 100, spacing: 25, reveals: true, pressure: 'nothing', points: [[x, 2, 1, 0]] });
+const stroke = (x: number): Stroke => ({ size: 9, hardness: 0, opacity: 100, flow: 100, spacing: 25, letsIn: true, pressure: 'nothing', points: [[x, 2, 1, 0]] });
 
 test('what is pending is what the hand does on top of what is not written', () => {
     work.live('a', { level: 1, values: { beam: 20 } });

@@ -27,7 +27,7 @@ test('strips in groups are found too', () => {
 });
 
 test('puts a stroke behind the others once, though it is pending when it is written already', () => {
-    const stroke = { size: 9, hardness: 0, opacity: 100, flow: 100, spacing: 25, reveals: true, pressure: 'nothing', points: [[1, 2, 1, 0]] as [number, number, number, number][] };
+    const stroke = { size: 9, hardness: 0, opacity: 100, flow: 100, spacing: 25, letsIn: true, pressure: 'nothing', points: [[1, 2, 1, 0]] as [number, number, number, number][] };
     const change = { masks: { m: { strokes: [stroke] } } };
     const painted = { id: 's', values: {}, masks: [{ id: 'm', kind: 'strokes', on: 'scene', problem: null, join: 'intersect', inverted: false, off: false, values: { strokes: [] } }] } as unknown as Parameters<typeof changed>[0];
     const once = changed(painted, change);
@@ -36,7 +36,7 @@ test('puts a stroke behind the others once, though it is pending when it is writ
 });
 
 test('gestures stack: strokes of both stay, a growing stroke takes its own place', () => {
-    const stroke = (x: number) => ({ size: 9, hardness: 0, opacity: 100, flow: 100, spacing: 25, reveals: true, pressure: 'nothing', points: [[x, 2, 1, 0]] as [number, number, number, number][] });
+    const stroke = (x: number) => ({ size: 9, hardness: 0, opacity: 100, flow: 100, spacing: 25, letsIn: true, pressure: 'nothing', points: [[x, 2, 1, 0]] as [number, number, number, number][] });
     const one = { muted: true, masks: { m: { strokes: [stroke(1)] } } };
     const two = { level: 2, masks: { m: { strokes: [stroke(2)] } } };
     expect(stacked(one, two)).toEqual({ muted: true, level: 2, masks: { m: { strokes: [stroke(1), stroke(2)], values: {} } } });

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Point, Strip } from '../api/types';
 import { groundOf, mapped } from '../session/ground';
-import { snapped } from './handles/snap';
+import { noHold, snapped } from './handles/snap';
 
 const scene = { width: 1600, height: 1000 };
 
@@ -11,20 +11,20 @@ const box = (x: number, y: number, width: number, height: number): Point[] => [[
 
 test('a plate snaps by its edges and its middle to those of the scene', () => {
     // five pixels off the left edge, at a zoom of one
-    expect(snapped(box(100, 300, 200, 100), [-95, 40], scene, lens(1))).toEqual({ by: [-100, 40], guides: { x: 0, y: null } });
-    expect(snapped(box(100, 300, 200, 100), [597, 146], scene, lens(1))).toEqual({ by: [600, 150], guides: { x: 800, y: 500 } });
-    expect(snapped(box(100, 300, 200, 100), [1304, 605], scene, lens(1))).toEqual({ by: [1300, 600], guides: { x: 1600, y: 1000 } });
+    expect(snapped(box(100, 300, 200, 100), [-95, 40], scene, lens(1), noHold())).toEqual({ by: [-100, 40], guides: { x: 0, y: null } });
+    expect(snapped(box(100, 300, 200, 100), [597, 146], scene, lens(1), noHold())).toEqual({ by: [600, 150], guides: { x: 800, y: 500 } });
+    expect(snapped(box(100, 300, 200, 100), [1304, 605], scene, lens(1), noHold())).toEqual({ by: [1300, 600], guides: { x: 1600, y: 1000 } });
 });
 
 test('how near is near goes by the screen, not by the scene', () => {
-    expect(snapped(box(100, 300, 200, 100), [-80, 40], scene, lens(0.3)).by[0]).toBe(-100);
-    expect(snapped(box(100, 300, 200, 100), [-95, 40], scene, lens(4)).by[0]).toBe(-95);
+    expect(snapped(box(100, 300, 200, 100), [-80, 40], scene, lens(0.3), noHold()).by[0]).toBe(-100);
+    expect(snapped(box(100, 300, 200, 100), [-95, 40], scene, lens(4), noHold()).by[0]).toBe(-95);
 });
 
 test('of two lines the nearer one holds', () => {
     // as wide as half the scene: left edge to 0 and middle to a quarter are different, only the first is a line
-    expect(snapped(box(3, 0, 800, 10), [0, 0], scene, lens(1)).by).toEqual([-3, 0]);
-    expect(snapped(box(404, 495, 800, 10), [0, 0], scene, lens(1))).toEqual({ by: [-4, 0], guides: { x: 800, y: 500 } });
+    expect(snapped(box(3, 0, 800, 10), [0, 0], scene, lens(1), noHold()).by).toEqual([-3, 0]);
+    expect(snapped(box(404, 495, 800, 10), [0, 0], scene, lens(1), noHold())).toEqual({ by: [-4, 0], guides: { x: 800, y: 500 } });
 });
 
 test('perspective divides', () => {

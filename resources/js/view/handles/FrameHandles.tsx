@@ -25,13 +25,14 @@ function Frame({ values, lens, strip, gestures, write }: FrameProps) {
             <polygon points={corners.map((corner) => toView(lens, corner).join(',')).join(' ')} fill="transparent" style={{ cursor: 'move' }} data-handle="Frame" onPointerDown={drag('Move', (at, from) => ({ middle: [middle[0] + at[0] - from[0], middle[1] + at[1] - from[1]] }))} />
             <Line lens={lens} points={[...corners, corners[0] ?? middle]} dashed />
             <Line lens={lens} points={[middle, turner]} dashed />
-            <Grip lens={lens} at={place(width / 2, 0)} label="Width" shape="square" onGrab={drag('Width', (at) => ({ width: side(own(at)[0]) }))} />
-            <Grip lens={lens} at={place(0, height / 2)} label="Height" shape="square" onGrab={drag('Height', (at) => ({ height: side(own(at)[1]) }))} />
+            <Grip lens={lens} at={place(width / 2, 0)} label="Width" shape="bar" turn={-numberOf(values, 'turn')} onGrab={drag('Width', (at) => ({ width: side(own(at)[0]) }))} />
+            <Grip lens={lens} at={place(0, height / 2)} label="Height" shape="bar" turn={90 - numberOf(values, 'turn')} onGrab={drag('Height', (at) => ({ height: side(own(at)[1]) }))} />
             <Grip
                 lens={lens}
                 at={corners[2] ?? middle}
                 label="Size"
-                shape="diamond"
+                shape="quarter"
+                turn={180 - numberOf(values, 'turn')}
                 onGrab={drag('Size', (at, from) => {
                     const by = Math.hypot(at[0] - middle[0], at[1] - middle[1]) / Math.max(1, Math.hypot(from[0] - middle[0], from[1] - middle[1]));
                     return { width: Math.max(1, Math.round(width * by)), height: Math.max(1, Math.round(height * by)) };

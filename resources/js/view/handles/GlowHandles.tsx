@@ -29,8 +29,8 @@ export function GlowHandles({ strip, outlines, lens, gestures }: StripHandleProp
         <>
             <Line lens={lens} points={ring(centre, radius)} />
             <Line lens={lens} points={ring(centre, out)} dashed />
-            <Grip lens={lens} at={[centre[0] + reachAt, centre[1]]} label="Reach" shape="square" onGrab={drag('Reach', (_, further) => ({ reach: allowed(strip.kind, 'reach', Math.round(reach + (further / widest) * 100), values) }))} />
-            <Grip lens={lens} at={[centre[0] + sizeAt, centre[1]]} label="Size" shape="diamond" onGrab={drag('Size', (_, further) => ({ size: allowed(strip.kind, 'size', Math.round(2 * (2 * radius + 2 * further)) / 2, values) }))} />
+            <Grip lens={lens} at={[centre[0] + reachAt, centre[1]]} label="Reach" shape="bar" onGrab={drag('Reach', (_, further) => ({ reach: allowed(strip.kind, 'reach', Math.round(reach + (further / widest) * 100), values) }))} />
+            <Grip lens={lens} at={[centre[0] + sizeAt, centre[1]]} label="Size" shape="bar" onGrab={drag('Size', (_, further) => ({ size: allowed(strip.kind, 'size', Math.round(2 * (2 * radius + 2 * further)) / 2, values) }))} />
             {/* at its source's place, that is what moves */}
             <Grip lens={lens} at={centre} label="Centre" colour="#f2a950" onGrab={held ? (event) => startDrag(event, lens, sourceName(strip.source ?? ''), gestures, 'Move the source', (at) => ({ at })) : drag('Centre', (at) => ({ centre: at }))} />
         </>

@@ -38,8 +38,8 @@ export function HaloHandles({ scene, strip, lens, gestures }: StripHandleProps) 
             <Line lens={lens} points={[side, out]} dashed />
             <Line lens={lens} points={[middle, shift]} />
             <Line lens={lens} points={[[middle[0], middle[1] - apart], [pull[0], pull[1] - apart]]} colour="#f2a950" />
-            <Grip lens={lens} at={out} label="Spread" shape="square" onGrab={drag('Spread', (at) => ({ spread: allowed(strip.kind, 'spread', Math.round(at[0] - side[0]), values) }))} />
-            <Grip lens={lens} at={[pull[0], pull[1] - apart]} label="Pull" shape="diamond" colour="#f2a950" onGrab={drag('Pull', (at) => polar('pull', [at[0], at[1] + apart]))} />
+            <Grip lens={lens} at={out} label="Spread" shape="bar" onGrab={drag('Spread', (at) => ({ spread: allowed(strip.kind, 'spread', Math.round(at[0] - side[0]), values) }))} />
+            <Grip lens={lens} at={[pull[0], pull[1] - apart]} label="Pull" shape="half" colour="#f2a950" onGrab={drag('Pull', (at) => polar('pull', [at[0], at[1] + apart]))} />
             <Grip lens={lens} at={shift} label="Shift" shape="ring" onGrab={drag('Shift', (at) => polar('shift', at))} />
         </>
     );

@@ -2,7 +2,7 @@ import type { Node, Point, StripChange } from '../../api/types';
 import { toView } from '../../session/camera';
 import { groundOf } from '../../session/ground';
 import { startDrag } from './drag';
-import { Grip } from './parts';
+import { Grip, turnOf } from './parts';
 import type { MaskHandleProps } from './types';
 
 /** The path of an outline for drawing. */
@@ -75,7 +75,8 @@ export function OutlineHandles({ strip, mask, lens, gestures, isOpen = false }: 
                                 lens={lens}
                                 at={ground.toScene(end)}
                                 label={`Curve ${side} of point ${index + 1}`}
-                                shape="diamond"
+                                shape="half"
+                                turn={turnOf(node.at, end) - 90}
                                 onGrab={drag('Curve', (at) => {
                                     const way: Point = [round(at[0] - node.at[0]), round(at[1] - node.at[1])];
                                     const opposite: Point = [-way[0], -way[1]];
@@ -92,7 +93,7 @@ export function OutlineHandles({ strip, mask, lens, gestures, isOpen = false }: 
                         lens={lens}
                         at={ground.toScene(node.at)}
                         label={`Point ${index + 1}`}
-                        shape="square"
+                        shape="round"
                         onGrab={drag('Move a point', (at, from) => replaced(index, { ...node, at: [round(node.at[0] + at[0] - from[0]), round(node.at[1] + at[1] - from[1])] }))}
                     />
                 </g>

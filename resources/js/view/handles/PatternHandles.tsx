@@ -3,7 +3,7 @@ import { allowed } from '../../session/ranges';
 import { numberOf, pointOf } from '../../session/strips';
 import { toView } from '../../session/camera';
 import { startDrag } from './drag';
-import { Grip, Line } from './parts';
+import { Grip, Line, turnOf } from './parts';
 import type { StripHandleProps } from './types';
 
 /** Four corners; on a surface of the stage its middle, its width and its height, whose lines the core draws. */
@@ -30,8 +30,8 @@ export function PatternHandles({ strip, outlines, lens, gestures }: StripHandleP
             <Line lens={lens} points={[...corners, upperLeft]} />
             {isOn ? (
                 <>
-                    <Grip lens={lens} at={right} label="Width" shape="square" onGrab={drag('Width', (at, from) => ({ width: allowed(strip.kind, 'width', Math.round(numberOf(values, 'width') * ratio(at, from)), values) }))} />
-                    <Grip lens={lens} at={lower} label="Height" shape="square" onGrab={drag('Height', (at, from) => ({ height: allowed(strip.kind, 'height', Math.round(numberOf(values, 'height') * ratio(at, from)), values) }))} />
+                    <Grip lens={lens} at={right} label="Width" shape="bar" turn={turnOf(middle, right)} onGrab={drag('Width', (at, from) => ({ width: allowed(strip.kind, 'width', Math.round(numberOf(values, 'width') * ratio(at, from)), values) }))} />
+                    <Grip lens={lens} at={lower} label="Height" shape="bar" turn={turnOf(middle, lower)} onGrab={drag('Height', (at, from) => ({ height: allowed(strip.kind, 'height', Math.round(numberOf(values, 'height') * ratio(at, from)), values) }))} />
                     <Grip lens={lens} at={middle} label="Middle" shape="ring" onGrab={drag('Move the pattern', (at) => ({ middle: at }))} />
                 </>
             ) : (
@@ -41,7 +41,8 @@ export function PatternHandles({ strip, outlines, lens, gestures }: StripHandleP
                         lens={lens}
                         at={corner}
                         label={`Corner ${index + 1}`}
-                        shape="diamond"
+                        shape="quarter"
+                        turn={turnOf(corner, corners[(index + 2) % 4] ?? corner) - 45}
                         onGrab={drag('Fit a corner', (at) => {
                             const next = corners.map((other, k): Point => (k === index ? [Math.round(at[0] * 10) / 10, Math.round(at[1] * 10) / 10] : other));
                             // a corner that would fold it over stays where it was

@@ -1,18 +1,27 @@
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Changes, FoundBearing, Point, StripChange, Values } from '../../api/types';
+import { api } from '../../api/client';
+import type { Changes, FoundBearing, Point, Scene, StripChange, Values } from '../../api/types';
 import { mapped } from '../../session/ground';
 import { allowed } from '../../session/ranges';
 import { everyStrip, numberOf, pointOf } from '../../session/strips';
 import { useWork } from '../../session/store';
 import { inReach, toView } from '../../session/camera';
 import { startDrag, startDragOf, type Held } from './drag';
-import { Grip, Line, Tag } from './parts';
-import { snapped, type Guides } from './snap';
+import { figure } from '../../ui/words';
+import { Grip, Line, Tag, turnOf } from './parts';
+import { noHold, snapped, type Guides } from './snap';
 import type { StripHandleProps } from './types';
 
+/** Degrees to either side of the knob that the arc of turning is drawn over, and from one of its ticks to the next. */
+const ARC = 45;
+
+const TICK = 15;
+
 /**
- * Corners scale about the pivot, or stretch in perspective one by one; the outer handle turns about the pivot; inside the
- * frame the plate moves, with the other chosen plates, and snaps to the scene's edges and middle unless alt is held.
+ * The plate's own outline as it is cut out. The quarters at its corners scale it about the pivot, or stretch it in perspective
+ * one by one; the knob on the arc turns it about the pivot; inside it moves, with the other chosen plates, and the scene's edges
+ * and middle hold it until it is pulled off.
  */
 export function PlateHandles(props: StripHandleProps) {
     const { scene, strip, lens, gestures } = props;
@@ -20,6 +29,7 @@ export function PlateHandles(props: StripHandleProps) {
     const pivoting = useWork((state) => state.pivoting);
     const also = useWork((state) => state.also);
     const step = useWork((state) => state.step);
+    const rings = useOutline(scene, strip.id);
     const [guides, setGuides] = useState<Guides>({ x: null, y: null });
     const picture = scene.pictures[String(strip.values.picture)];
     if (!picture) {
@@ -46,17 +56,29 @@ export function PlateHandles(props: StripHandleProps) {
         [0, height],
     ];
     const fit = Array.isArray(strip.values.fit) ? (strip.values.fit as Point[]) : null;
-    const corners = (fit ?? own).map(toScene);
-    const top: Point = [((corners[0]?.[0] ?? 0) + (corners[1]?.[0] ?? 0)) / 2, ((corners[0]?.[1] ?? 0) + (corners[1]?.[1] ?? 0)) / 2];
-    const out = 30 / lens.zoom;
-    const turner = inReach(lens, [top[0] - Math.sin(turn) * out, top[1] - Math.cos(turn) * out]);
+    const bends = fitting || fit !== null;
+    // round what is there of it; in perspective the picture's own corners are what is dragged
+    const corners = (bends ? (fit ?? own) : boxOf(rings, own)).map(toScene);
+    const centre: Point = [corners.reduce((sum, [x]) => sum + x, 0) / 4, corners.reduce((sum, [, y]) => sum + y, 0) / 4];
+    const highest = Math.max(...corners.map((corner) => -((corner[0] - place[0]) * Math.sin(turn)) - (corner[1] - place[1]) * Math.cos(turn)));
+    const radius = Math.max(highest + 26 / lens.zoom, 64 / lens.zoom);
+    /** A place on the arc of turning, so many degrees counterclockwise from upright. */
+    const onArc = (degrees: number, more = 0): Point => {
+        const way = (degrees * Math.PI) / 180;
+        return [place[0] - Math.sin(way) * (radius + more / lens.zoom), place[1] - Math.cos(way) * (radius + more / lens.zoom)];
+    };
+    const degrees = numberOf(strip.values, 'turn');
+    const knob = onArc(degrees);
+    const turner = inReach(lens, knob);
     const distance = (point: Point) => Math.max(1e-6, Math.hypot(point[0] - place[0], point[1] - place[1]));
     const angle = (point: Point) => (-Math.atan2(point[1] - place[1], point[0] - place[0]) * 180) / Math.PI;
+    const outlineOf = (point: Point): Point => (fit === null || !strip.maps ? toScene(point) : movedFoot(mapped(strip.maps.toScene, point)));
     const drag = (label: string, values: (at: Point, from: Point, held: Held) => Values) => (event: React.PointerEvent<Element>) =>
         startDrag(event, lens, strip.id, gestures, label, (at, from, held): StripChange => ({ values: values(at, from, held) }));
 
     const together = everyStrip(scene.strips).filter((other) => other.family === 'plate' && (other.id === strip.id || also.includes(other.id)));
-    const onMove = (event: React.PointerEvent<Element>) =>
+    const onMove = (event: React.PointerEvent<Element>) => {
+        const hold = noHold();
         startDragOf(
             event,
             lens,
@@ -65,7 +87,7 @@ export function PlateHandles(props: StripHandleProps) {
             together.length > 1 ? 'Move the plates' : 'Move the plate',
             (at, from, held): Changes => {
                 const free: Point = [Math.round(at[0] - from[0]), Math.round(at[1] - from[1])];
-                const { by, guides: next } = held.alt ? { by: free, guides: { x: null, y: null } } : snapped(corners, free, scene, lens);
+                const { by, guides: next } = snapped(corners, free, scene, lens, hold);
                 setGuides(next);
                 // with shift it goes back and forth in space: its feet go along, and it grows as it comes nearer
                 if (held.shift && strip.stance === 'stands') {
@@ -76,7 +98,7 @@ export function PlateHandles(props: StripHandleProps) {
             },
             () => setGuides({ x: null, y: null }),
         );
-    const bends = fitting || fit !== null;
+    };
     const written = everyStrip(scene.strips).find((other) => other.id === strip.id);
     const [wasX, wasY] = written ? pointOf(written.values, 'place') : place;
     // feet that are being marked stand where the hand is; others go along with the plate
@@ -92,8 +114,21 @@ export function PlateHandles(props: StripHandleProps) {
     return (
         <>
             <polygon points={corners.map((corner) => toView(lens, corner).join(',')).join(' ')} fill="transparent" style={{ cursor: 'move' }} data-handle="Plate" onPointerDown={onMove} />
-            <Line lens={lens} points={[...corners, corners[0] ?? [0, 0]]} />
-            <Line lens={lens} points={[top, turner]} dashed />
+            {bends || !rings ? (
+                <Line lens={lens} points={[...corners, corners[0] ?? [0, 0]]} dashed={!bends} />
+            ) : (
+                rings.map((ring, index) => <Line key={index} lens={lens} points={[...ring, ring[0] ?? [0, 0]].map(outlineOf)} />)
+            )}
+            {turner === knob && (
+                <>
+                    <Line lens={lens} points={Array.from({ length: 31 }, (_, k) => onArc(degrees + (k / 15 - 1) * ARC))} />
+                    {Array.from({ length: 2 * (ARC / TICK) + 1 }, (_, k) => (Math.ceil((degrees - ARC) / TICK) + k) * TICK)
+                        .filter((tick) => tick <= degrees + ARC)
+                        .map((tick) => (
+                            <Line key={tick} lens={lens} points={[onArc(tick, -3), onArc(tick, tick % 90 === 0 ? 9 : 4)]} />
+                        ))}
+                </>
+            )}
             {guides.x !== null && <Line lens={lens} points={[[guides.x, 0], [guides.x, scene.height]]} colour="#93a5e6" />}
             {guides.y !== null && <Line lens={lens} points={[[0, guides.y], [scene.width, guides.y]]} colour="#93a5e6" />}
             {corners.map((corner, index) => (
@@ -102,7 +137,9 @@ export function PlateHandles(props: StripHandleProps) {
                     lens={lens}
                     at={corner}
                     label={`Corner ${index + 1}`}
-                    shape={bends ? 'diamond' : 'square'}
+                    shape="quarter"
+                    turn={turnOf(corner, centre) - 45}
+                    colour={bends ? '#93a5e6' : undefined}
                     onGrab={
                         bends
                             ? drag('Fit a corner', (at) => ({ fit: (fit ?? own).map((other, k): Point => (k === index ? roundPoint(toPicture(at)) : other)) }))
@@ -114,9 +151,10 @@ export function PlateHandles(props: StripHandleProps) {
                 lens={lens}
                 at={turner}
                 label="Turn"
+                title={`Turn: ${figure(degrees, 0.1)}°; with shift in steps of 15°`}
                 onGrab={drag('Turn the plate', (at, from, held) => {
                     const by = held.shift ? 15 : 0.1;
-                    return { turn: wrap(Math.round((numberOf(strip.values, 'turn') + angle(at) - angle(from)) / by) * by) };
+                    return { turn: wrap(Math.round((degrees + angle(at) - angle(from)) / by) * by) };
                 })}
             />
             <Grip
@@ -136,7 +174,7 @@ export function PlateHandles(props: StripHandleProps) {
                         lens={lens}
                         at={marked?.[index] ?? movedFoot(foot)}
                         label={strip.standsOn?.length === 1 ? 'Foot' : `Foot ${index + 1}`}
-                        shape="diamond"
+                        shape="half"
                         colour="#93a5e6"
                         onGrab={drag('Feet', (at) => ({ feet: (strip.standsOn ?? []).map((other, k) => roundPoint(toOwn(k === index ? at : movedFoot(other)))) }))}
                     />
@@ -144,6 +182,32 @@ export function PlateHandles(props: StripHandleProps) {
             {matching}
         </>
     );
+}
+
+/** The outline of a plate as it is written down; null until it is known. */
+function useOutline(scene: Scene, id: string): Point[][] | null {
+    const written = everyStrip(scene.strips).find((strip) => strip.id === id);
+    const { picture, grow, soften, fillInside } = written?.values ?? {};
+    const cut = JSON.stringify([picture, grow, soften, fillInside, written?.masks.filter((mask) => mask.on === 'plate')]);
+    const isShown = useWork((state) => !state.moving && state.shownRevision >= scene.revision);
+    const query = useQuery({ queryKey: ['outline', scene.id, id, cut], queryFn: () => api.outline(scene.id, id), enabled: isShown && written !== undefined && !written.locked, staleTime: Infinity, placeholderData: (last) => last });
+    return query.data && query.data.length > 0 ? query.data : null;
+}
+
+/** The corners of the rectangle that rings lie in, in pixels of their picture. */
+function boxOf(rings: Point[][] | null, otherwise: Point[]): Point[] {
+    const all = rings?.flat() ?? [];
+    if (all.length === 0) {
+        return otherwise;
+    }
+    const [left, right] = [Math.min(...all.map(([x]) => x)), Math.max(...all.map(([x]) => x))];
+    const [top, bottom] = [Math.min(...all.map(([, y]) => y)), Math.max(...all.map(([, y]) => y))];
+    return [
+        [left, top],
+        [right, top],
+        [right, bottom],
+        [left, bottom],
+    ];
 }
 
 /** The plate's horizon and its shadow line, shown while plates are matched. */
@@ -168,7 +232,8 @@ function MatchHandles({ strip, lens, gestures, toScene, toPicture }: StripHandle
                             lens={lens}
                             at={at}
                             label={`Horizon, end ${index + 1}`}
-                            shape="diamond"
+                            shape="bar"
+                            turn={turnOf(horizon[0] ?? at, horizon[1] ?? at) + 90}
                             colour="#93a5e6"
                             onGrab={drag('Horizon', (next) => ({ horizon: (strip.values.horizon as Point[]).map((other, k): Point => (k === index ? next : other)) }))}
                         />
@@ -180,7 +245,7 @@ function MatchHandles({ strip, lens, gestures, toScene, toPicture }: StripHandle
                     <Line lens={lens} points={[base.at, tip.at]} colour="#f2a950" />
                     <Line lens={lens} points={[base.at, top]} colour="#f2a950" dashed />
                     <Grip lens={lens} at={top} label="Top of the object" shape={shadow.top ? 'round' : 'ring'} colour="#f2a950" onGrab={drag('Shadow line', (at) => ({ bearing: { ...shadow, top: at } }))} />
-                    <Grip lens={lens} at={tip.at} label="Tip of the shadow" shape="diamond" colour="#f2a950" onGrab={drag('Shadow line', (at) => ({ bearing: { ...shadow, tip: at } }))} />
+                    <Grip lens={lens} at={tip.at} label="Tip of the shadow" shape="half" turn={turnOf(base.at, tip.at) - 90} colour="#f2a950" onGrab={drag('Shadow line', (at) => ({ bearing: { ...shadow, tip: at } }))} />
                     <Grip lens={lens} at={base.at} label="Foot of the object" colour="#f2a950" onGrab={drag('Shadow line', (at) => ({ bearing: { ...shadow, base: at } }))} />
                     {!shadow.top && <Tag lens={lens} at={top} text="top?" />}
                 </>

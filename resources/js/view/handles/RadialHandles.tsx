@@ -22,19 +22,21 @@ export function RadialHandles({ strip, mask, lens, gestures }: MaskHandleProps) 
         <>
             <Line lens={lens} points={ellipse(1)} />
             {inner > 0 && inner < radius && <Line lens={lens} points={ellipse(inner / radius)} dashed />}
-            <Grip lens={lens} at={at(-inner, 0)} label="Inner radius" shape="square" onGrab={drag('Inner radius', (point) => ({ inner: Math.round(clamp(distance(point), 0, radius)) }))} />
+            <Grip lens={lens} at={at(-inner, 0)} label="Inner radius" shape="bar" turn={-numberOf(mask.values, 'turn')} onGrab={drag('Inner radius', (point) => ({ inner: Math.round(clamp(distance(point), 0, radius)) }))} />
             <Grip
                 lens={lens}
                 at={at(0, second)}
                 label="Second radius"
-                shape="diamond"
+                shape="bar"
+                turn={90 - numberOf(mask.values, 'turn')}
                 onGrab={drag('Second radius', (point) => ({ secondRadius: allowed(mask.kind, 'secondRadius', Math.round(distance(point)), mask.values) }))}
             />
             <Grip
                 lens={lens}
                 at={at(radius, 0)}
                 label="Radius"
-                shape="diamond"
+                shape="bar"
+                turn={-numberOf(mask.values, 'turn')}
                 onGrab={drag('Radius', (point) => {
                     const next = allowed(mask.kind, 'radius', Math.round(distance(point)), mask.values);
                     const angle = (-Math.atan2(point[1] - centre[1], point[0] - centre[0]) * 180) / Math.PI;

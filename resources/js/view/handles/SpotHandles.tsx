@@ -4,7 +4,7 @@ import { numberOf, pointOf } from '../../session/strips';
 import { sourceName } from '../../session/things';
 import { startDrag } from './drag';
 import type { StripHandleProps } from './types';
-import { Grip, GrabLine, Line, Tag } from './parts';
+import { Grip, GrabLine, Line, Tag, turnOf } from './parts';
 
 /** Origin, target, the 50 % and 10 % lines and the reach of a spot. */
 export function SpotHandles({ strip, outlines, lens, gestures }: StripHandleProps) {
@@ -40,7 +40,8 @@ export function SpotHandles({ strip, outlines, lens, gestures }: StripHandleProp
                     lens={lens}
                     at={along(0, reach)}
                     label="Reach"
-                    shape="square"
+                    shape="bar"
+                    turn={turnOf(origin, target)}
                     onGrab={drag('Reach', (at) => ({ reach: within('reach', Math.round((at[0] - origin[0]) * axis[0] + (at[1] - origin[1]) * axis[1])) }))}
                 />
             )}

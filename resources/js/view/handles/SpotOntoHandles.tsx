@@ -2,7 +2,7 @@ import type { Cut, Point, StripChange, Values } from '../../api/types';
 import { allowed } from '../../session/ranges';
 import { numberOf, pointOf } from '../../session/strips';
 import { startDrag } from './drag';
-import { Grip, Line, Tag } from './parts';
+import { Grip, Line, Tag, turnOf } from './parts';
 import type { StripHandleProps } from './types';
 
 /** The lamp over its foot, the target, the two rings as they lie on the surface, and the edges that cut it. */
@@ -43,7 +43,7 @@ export function SpotOntoHandles({ strip, outlines, lens, gestures }: StripHandle
                 <g key={index}>
                     <Line lens={lens} points={[cut.from, cut.to]} />
                     {(['from', 'to'] as const).map((end) => (
-                        <Grip key={end} lens={lens} at={cut[end]} label={`Edge ${index + 1}, ${end === 'from' ? 'begin' : 'end'}`} shape="square" onGrab={drag('Cut edge', (at) => ({ cuts: cuts.map((other, k) => (k === index ? { ...other, [end]: at } : other)) }))} />
+                        <Grip key={end} lens={lens} at={cut[end]} label={`Edge ${index + 1}, ${end === 'from' ? 'begin' : 'end'}`} shape="half" turn={turnOf(cut.from, cut.to)} onGrab={drag('Cut edge', (at) => ({ cuts: cuts.map((other, k) => (k === index ? { ...other, [end]: at } : other)) }))} />
                     ))}
                 </g>
             ))}
@@ -55,7 +55,7 @@ export function SpotOntoHandles({ strip, outlines, lens, gestures }: StripHandle
                         lens={lens}
                         at={foot}
                         label="Foot of the lamp"
-                        shape="square"
+                        shape="bar"
                         onGrab={drag('Move the lamp', (at) => ({ lamp: at }))}
                     />
                     <Grip

@@ -27,7 +27,7 @@ export function StageHandles({ scene, lens, gestures }: { scene: Scene; lens: Le
                 <>
                     <Line lens={lens} points={[[0, horizon], [scene.width, horizon]]} colour={COOL} dashed={floor.corners !== undefined} />
                     <Tag lens={lens} at={[middle, horizon]} text="horizon" />
-                    {!floor.corners && <Grip lens={lens} at={[middle, horizon]} label="Horizon" shape="diamond" colour={COOL} onGrab={drag('Horizon', (at) => ({ floor: { ...floor, horizon: lower(at[1], contact) } }))} />}
+                    {!floor.corners && <Grip lens={lens} at={[middle, horizon]} label="Horizon" shape="bar" turn={90} colour={COOL} onGrab={drag('Horizon', (at) => ({ floor: { ...floor, horizon: lower(at[1], contact) } }))} />}
                 </>
             )}
             {floor && contact && (
@@ -35,7 +35,7 @@ export function StageHandles({ scene, lens, gestures }: { scene: Scene; lens: Le
                     <Line lens={lens} points={contact} colour={COOL} />
                     <GrabLine lens={lens} points={contact} label="Move the contact row" onGrab={drag('Contact row', (at, from) => ({ floor: { ...floor, contact: contact.map(([x, y]): Point => [x, below(y + at[1] - from[1], horizon)]) as [Point, Point] } }))} />
                     {contact.map((end, index) => (
-                        <Grip key={index} lens={lens} at={end} label={`Contact row, end ${index + 1}`} shape="square" colour={COOL} onGrab={drag('Contact row', (at) => ({ floor: { ...floor, contact: contact.map((other, k): Point => (k === index ? [round(at[0]), below(at[1], horizon)] : other)) as [Point, Point] } }))} />
+                        <Grip key={index} lens={lens} at={end} label={`Contact row, end ${index + 1}`} shape="bar" colour={COOL} onGrab={drag('Contact row', (at) => ({ floor: { ...floor, contact: contact.map((other, k): Point => (k === index ? [round(at[0]), below(at[1], horizon)] : other)) as [Point, Point] } }))} />
                     ))}
                 </>
             )}
@@ -51,7 +51,7 @@ export function StageHandles({ scene, lens, gestures }: { scene: Scene; lens: Le
                             <>
                                 <Line lens={lens} points={[...corners, corners[0] ?? [0, 0]]} />
                                 {wall.foot?.map((end, index) => (
-                                    <Grip key={index} lens={lens} at={end} label={`${wall.name}, foot ${index + 1}`} shape="square" onGrab={drag('Foot of the wall', (at) => ({ walls: wallsWith(wall.id, { foot: wall.foot?.map((other, k): Point => (k === index ? [round(at[0]), below(at[1], horizon)] : other)) as [Point, Point] }) }))} />
+                                    <Grip key={index} lens={lens} at={end} label={`${wall.name}, foot ${index + 1}`} shape="bar" onGrab={drag('Foot of the wall', (at) => ({ walls: wallsWith(wall.id, { foot: wall.foot?.map((other, k): Point => (k === index ? [round(at[0]), below(at[1], horizon)] : other)) as [Point, Point] }) }))} />
                                 ))}
                                 {top && corners[3] && corners[2] && (
                                     <Grip
@@ -79,7 +79,7 @@ function Corners({ lens, corners, label, onGrab }: { lens: Lens; corners: Point[
         <>
             <Line lens={lens} points={[...corners, corners[0] ?? [0, 0]]} />
             {corners.map((corner, index) => (
-                <Grip key={index} lens={lens} at={corner} label={`${label}, corner ${index + 1}`} shape="diamond" onGrab={onGrab(index)} />
+                <Grip key={index} lens={lens} at={corner} label={`${label}, corner ${index + 1}`} shape="quarter" turn={90 * index} onGrab={onGrab(index)} />
             ))}
         </>
     );

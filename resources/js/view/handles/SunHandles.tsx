@@ -22,8 +22,8 @@ export function SunHandles({ strip, lens, gestures }: StripHandleProps) {
         <>
             <Line lens={lens} points={ring(centre, radius)} />
             <Line lens={lens} points={ring(centre, radius + bloom)} dashed />
-            <Grip lens={lens} at={[centre[0] + bloomAt, centre[1]]} label="Bloom" shape="square" onGrab={drag('Bloom', (_, further) => ({ bloom: within('bloom', bloom + further) }))} />
-            <Grip lens={lens} at={[centre[0] + radiusAt, centre[1]]} label="Radius" shape="diamond" onGrab={drag('Radius', (_, further) => ({ radius: within('radius', radius + further) }))} />
+            <Grip lens={lens} at={[centre[0] + bloomAt, centre[1]]} label="Bloom" shape="bar" onGrab={drag('Bloom', (_, further) => ({ bloom: within('bloom', bloom + further) }))} />
+            <Grip lens={lens} at={[centre[0] + radiusAt, centre[1]]} label="Radius" shape="bar" onGrab={drag('Radius', (_, further) => ({ radius: within('radius', radius + further) }))} />
             <Grip
                 lens={lens}
                 at={centre}

@@ -2,10 +2,14 @@ import type { PointerEvent } from 'react';
 import type { Point } from '../../api/types';
 import { inReach, toView, type Lens } from '../../session/camera';
 
-type Shape = 'round' | 'square' | 'diamond' | 'ring';
+/**
+ * What a grip is for is told by its shape: a place is round, the middle of something a ring, a size a bar across the way it
+ * is dragged, a corner a quarter of a disc, a half or a side a half-moon; a diamond is where a light has half or a tenth left.
+ */
+type Shape = 'round' | 'ring' | 'bar' | 'quarter' | 'half' | 'diamond';
 
 /** Something to grab: small to look at, at least 24 px to hit, with a dark rim so that it stands out on any picture. */
-export function Grip(props: { lens: Lens; at: Point; label: string; title?: string; shape?: Shape; colour?: string; cursor?: string; onGrab: (event: PointerEvent<SVGGElement>) => void }) {
+export function Grip(props: { lens: Lens; at: Point; label: string; title?: string; shape?: Shape; /** degrees clockwise */ turn?: number; colour?: string; cursor?: string; onGrab: (event: PointerEvent<SVGGElement>) => void }) {
     // what lies outside of the view waits at its border
     const near = inReach(props.lens, props.at);
     const [x, y] = toView(props.lens, near);
@@ -17,7 +21,9 @@ export function Grip(props: { lens: Lens; at: Point; label: string; title?: stri
             <title>{props.title ?? props.label}</title>
             <circle r={13} fill="transparent" />
             {(props.shape ?? 'round') === 'round' && <circle r={5.5} {...rim} />}
-            {props.shape === 'square' && <rect x={-4.5} y={-4.5} width={9} height={9} {...rim} />}
+            {props.shape === 'bar' && <rect x={-2.75} y={-7.5} width={5.5} height={15} rx={2} transform={`rotate(${props.turn ?? 0})`} {...rim} />}
+            {props.shape === 'quarter' && <path d="M -2 -2 h 11 a 11 11 0 0 1 -11 11 z" transform={`rotate(${props.turn ?? 0})`} strokeLinejoin="round" {...rim} />}
+            {props.shape === 'half' && <path d="M -7 0 h 14 a 7 7 0 0 1 -14 0 z" transform={`rotate(${props.turn ?? 0})`} strokeLinejoin="round" {...rim} />}
             {props.shape === 'diamond' && <rect x={-4} y={-4} width={8} height={8} transform="rotate(45)" {...rim} />}
             {props.shape === 'ring' && (
                 <>
@@ -49,6 +55,11 @@ export function GrabLine({ lens, points, label, onGrab }: { lens: Lens; points: 
             <title>{label}</title>
         </polyline>
     );
+}
+
+/** Degrees clockwise on the screen from one place to another. */
+export function turnOf([x, y]: Point, [u, v]: Point): number {
+    return (Math.atan2(v - y, u - x) * 180) / Math.PI;
 }
 
 /** A word beside a handle. */

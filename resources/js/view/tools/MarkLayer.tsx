@@ -103,7 +103,7 @@ export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps &
             <svg className="pointer-events-none absolute inset-0 h-full w-full" width={view.width} height={view.height}>
                 <Line lens={lens} points={points} colour="#93a5e6" />
                 {points.map((point, index) => (
-                    <Grip key={index} lens={lens} at={point} label={`Corner ${index + 1}`} shape="diamond" onGrab={() => undefined} />
+                    <Grip key={index} lens={lens} at={point} label={`Corner ${index + 1}`} shape="quarter" turn={90 * index} onGrab={() => undefined} />
                 ))}
             </svg>
         </div>

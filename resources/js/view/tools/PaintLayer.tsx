@@ -7,7 +7,7 @@ import { say } from '../../ui/notices';
 import { follow } from '../../ui/pointer';
 import { toScene, toView, type Lens } from '../../session/camera';
 import { groundOf } from '../../session/ground';
-import { inWords, letsAllIn, paintTarget } from './target';
+import { inWords, letsAllIn, paintTarget, startsAs } from './target';
 import type { StripLayerProps } from './types';
 
 declare global {
@@ -36,12 +36,12 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
     const isCut = target.kind === 'painted cut';
     const line = isPair && !isCut ? lineMasks(strip) : null;
     const where = isPair && !isCut ? `the line of ${strip.name}` : inWords(strip, target);
-    const isNeedless = !isPair && brush.reveals && letsAllIn(target);
+    const isNeedless = !isPair && brush.letsIn && letsAllIn(target);
 
     useEffect(() => {
-        // a cut begins with the subject; of a new falloff nothing is held back yet, which is what the first stroke is for
+        // a cut begins with the subject, a glow with what shines; of a new falloff nothing is held back yet, which is what the first stroke is for
         if (target.mask === null && !isPair) {
-            work.brush({ reveals: isCut });
+            work.brush({ letsIn: isCut || startsAs(target) === 'hidden' });
         }
         // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each target, not whenever the brush changes
     }, [where]);
@@ -67,8 +67,8 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
         const pen = new Pen(brush.simulated);
         const begun = event.timeStamp;
         // what is erased with the other mouse button's key: alt swaps for one stroke
-        const reveals = (brush.reveals !== event.altKey) !== flips;
-        if (reveals && !isPair && letsAllIn(target)) {
+        const letsIn = (brush.letsIn !== event.altKey) !== flips;
+        if (letsIn && !isPair && letsAllIn(target)) {
             say('Nothing is held back here yet, so there is nothing to let in. Hold back first, or begin with nothing.');
             return;
         }
@@ -81,7 +81,7 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
             opacity: isCut ? 100 : brush.opacity,
             flow: isCut ? 100 : brush.flow,
             spacing: SPACING,
-            reveals,
+            letsIn,
             pressure: isCut ? 'nothing' : brush.pressure,
             points,
             ...(isCut ? {} : markOf(strip, brush)),
@@ -111,7 +111,7 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
             },
             end: () => {
                 const painted = onGround(strip, target.on, stroke());
-                const label = isCut ? (reveals ? 'Paint the subject' : 'Paint the background') : reveals ? 'Let in' : 'Hold back';
+                const label = isCut ? (letsIn ? 'Paint the subject' : 'Paint the background') : letsIn ? 'Let in' : 'Hold back';
                 if (line) {
                     work.live(strip.id, { masks: Object.fromEntries(line.map((mask) => [mask.id, { strokes: [stroke()] }])) });
                     void gestures.commit(strip.id, 'Paint the line');
@@ -121,8 +121,7 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
                     work.live(strip.id, { masks: { [target.mask.id]: { strokes: [painted] } } });
                     void gestures.commit(strip.id, label);
                 } else {
-                    // nothing changes but where the stroke is
-                    const start: Values = isCut ? {} : { start: 'shown' };
+                    const start: Values = isCut ? {} : { start: startsAs(target) };
                     void gestures.addMask(strip.id, target.kind, [0, 0], 1, { on: target.on, values: { ...start, strokes: [painted] } });
                 }
             },
@@ -156,7 +155,7 @@ export function PaintLayer({ strip, isPair, flips, lens, view, gestures }: Strip
             {cursor && (
                 <svg className="pointer-events-none absolute inset-0 h-full w-full">
                     <circle cx={cursor[0]} cy={cursor[1]} r={Math.max(2, (brush.size / 2) * lens.zoom)} fill="none" stroke="#161616" strokeWidth={2.5} strokeOpacity={0.6} />
-                    <circle cx={cursor[0]} cy={cursor[1]} r={Math.max(2, (brush.size / 2) * lens.zoom)} fill="none" stroke={brush.reveals ? '#f2a950' : '#93a5e6'} strokeWidth={1.25} />
+                    <circle cx={cursor[0]} cy={cursor[1]} r={Math.max(2, (brush.size / 2) * lens.zoom)} fill="none" stroke={brush.letsIn ? '#f2a950' : '#93a5e6'} strokeWidth={1.25} />
                 </svg>
             )}
         </>
@@ -213,7 +212,7 @@ function drawTrail(canvas: HTMLCanvasElement | null, trail: Stroke[], lens: Lens
     context.lineCap = 'round';
     context.lineJoin = 'round';
     for (const stroke of trail) {
-        context.strokeStyle = stroke.reveals ? 'rgba(242, 169, 80, 0.45)' : 'rgba(147, 165, 230, 0.45)';
+        context.strokeStyle = stroke.letsIn ? 'rgba(242, 169, 80, 0.45)' : 'rgba(147, 165, 230, 0.45)';
         context.lineWidth = Math.max(2, stroke.size * lens.zoom);
         context.beginPath();
         stroke.points.forEach(([x, y], at) => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Mask, Strip } from '../../api/types';
 import { groundOf, mapped } from '../../session/ground';
-import { snapped } from '../handles/snap';
+import { noHold, snapped } from '../handles/snap';
 import { pathOf } from '../handles/OutlineHandles';
 import { groundFor, inWords, joinOf, letsAllIn, paintable, paintTarget } from './target';
 
@@ -77,9 +77,20 @@ describe('snapping', () => {
     const scene = { width: 200, height: 100 };
 
     it('holds edges and middles, and says where', () => {
-        expect(snapped(corners, [-8, 0], scene, { zoom: 1, origin: [0, 0] })).toEqual({ by: [-10, 0], guides: { x: 0, y: null } });
-        expect(snapped(corners, [72, 23], scene, { zoom: 1, origin: [0, 0] })).toEqual({ by: [70, 25], guides: { x: 100, y: 50 } });
-        expect(snapped(corners, [-8, 0], scene, { zoom: 4, origin: [0, 0] }).guides.x).toBeNull();
+        const lens = { zoom: 1, origin: [0, 0] as [number, number] };
+        expect(snapped(corners, [-8, 0], scene, lens, noHold())).toEqual({ by: [-10, 0], guides: { x: 0, y: null } });
+        expect(snapped(corners, [72, 23], scene, lens, noHold())).toEqual({ by: [70, 25], guides: { x: 100, y: 50 } });
+        expect(snapped(corners, [-8, 0], scene, { ...lens, zoom: 4 }, noHold()).guides.x).toBeNull();
+    });
+
+    it('lets go when it is pulled, and does not take hold again before the hand has let go', () => {
+        const lens = { zoom: 1, origin: [0, 0] as [number, number] };
+        const hold = noHold();
+        expect(snapped(corners, [-8, 0], scene, lens, hold).guides.x).toBe(0);
+        expect(snapped(corners, [4, 0], scene, lens, hold).by[0]).toBe(-10);
+        expect(snapped(corners, [8, 0], scene, lens, hold).by[0]).toBe(8);
+        expect(snapped(corners, [-9, 0], scene, lens, hold)).toMatchObject({ by: [-9, 0], guides: { x: null } });
+        expect(snapped(corners, [68, 0], scene, lens, hold).guides.x).toBe(100);
     });
 });
 

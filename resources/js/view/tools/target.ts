@@ -49,9 +49,15 @@ export function paintsOn({ kind, on }: Target): Paints {
     return kind === 'painted cut' ? 'rough cut' : on === 'plate' ? 'exact mask' : on === 'emitter' ? 'what shines' : 'falloff';
 }
 
+/** How a new mask of strokes starts: nothing shines before it is painted, elsewhere nothing changes but where a stroke is. */
+export function startsAs({ on }: Target): 'hidden' | 'shown' {
+    return on === 'emitter' ? 'hidden' : 'shown';
+}
+
 /** Whether nothing is held back on a target yet, so that there is nothing to let in. */
-export function letsAllIn({ mask, kind }: Target): boolean {
-    if (kind === 'painted cut') {
+export function letsAllIn(target: Target): boolean {
+    const { mask, kind } = target;
+    if (kind === 'painted cut' || (mask === null && startsAs(target) === 'hidden')) {
         return false;
     }
     // once there are strokes, some hold back: before that none could let in

@@ -17,6 +17,7 @@ use Aumbrel\Core\Kind\Painted;
 use Aumbrel\Core\Kind\Shines;
 use Aumbrel\Core\Kind\Splits;
 use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Kind\Words;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Stage\SceneSource;
 use Aumbrel\Core\Stage\Source;
@@ -95,7 +96,7 @@ final class Catalogue
             'key' => $kind::key(), 'label' => $kind::label(), 'hint' => $kind::hint(), 'family' => $kind::family()->value,
             'course' => $kind::family()->course(), 'fadesInStops' => $kind::family()->fadesInStops(),
             'drawn' => is_subclass_of($kind, Drawn::class), 'tip' => is_subclass_of($kind, Painted::class) ? $kind::tip() : null, 'splits' => is_subclass_of($kind, Splits::class), 'shines' => is_subclass_of($kind, Shines::class) ? ($kind::traces() ? 'lines' : 'areas') : null, 'hangsOn' => is_subclass_of($kind, Driven::class) ? array_map(static fn (string $source): string => $source::key(), $kind::hangsOn()) : [],
-            'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->describe(), $kind::parameters()),
+            'parameters' => self::parameters($kind::key(), $kind::parameters()),
         ];
     }
 
@@ -105,7 +106,7 @@ final class Catalogue
      */
     private static function source(string $kind): array
     {
-        return ['key' => $kind::key(), 'label' => $kind::label(), 'hint' => $kind::hint(), 'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->describe(), $kind::parameters())];
+        return ['key' => $kind::key(), 'label' => $kind::label(), 'hint' => $kind::hint(), 'parameters' => self::parameters($kind::key(), $kind::parameters())];
     }
 
     /**
@@ -116,7 +117,16 @@ final class Catalogue
     {
         return [
             'key' => $kind::key(), 'label' => $kind::label(), 'grounds' => array_map(static fn (Ground $ground): string => $ground->value, $kind::grounds()),
-            'parameters' => array_map(static fn (Parameter $parameter): array => $parameter->describe(), $kind::parameters()),
+            'parameters' => self::parameters($kind::key(), $kind::parameters()),
         ];
+    }
+
+    /**
+     * @param  list<Parameter>  $parameters
+     * @return list<array<string, mixed>>
+     */
+    private static function parameters(string $kind, array $parameters): array
+    {
+        return array_map(static fn (Parameter $parameter): array => [...$parameter->describe(), 'says' => $parameter->says !== '' ? $parameter->says : Words::of($kind, $parameter->name)], $parameters);
     }
 }

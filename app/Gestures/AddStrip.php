@@ -4,23 +4,30 @@ declare(strict_types=1);
 
 namespace App\Gestures;
 
+use App\Scenes\Aim;
 use App\Scenes\FlatScene;
+use App\Scenes\SceneStore;
 use Aumbrel\Core\Kind\Begun;
 use Aumbrel\Core\Kind\Drawn;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Painted;
 use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Stage\SceneSource;
 use Aumbrel\Core\Stage\Stage;
 
 /**
- * A new strip of a kind: lying well in what is looked at, or along a line that was drawn from where it stands to where it aims;
- * above another one, or on top. While there is one source it hangs on that.
+ * A new strip of a kind: on the plate that it is meant for, else lying well in what is looked at, or along a line that was drawn
+ * from where it stands to where it aims; above another one, or on top. While there is one source it hangs on that.
  */
 final class AddStrip extends Gesture
 {
     use Placed;
+
+    public function __construct(private readonly SceneStore $store)
+    {
+    }
 
     public function rules(): array
     {
@@ -37,16 +44,24 @@ final class AddStrip extends Gesture
         $class = Registry::kinds()->strip($asked->text('kind'), 'kind');
         $above = $asked->optionalText('above');
         $plate = self::meantFor($scene, $above);
+        $aim = Aim::at($scene, $plate, fn (): Pictures => $this->store->known($asked->scene));
+        $span = $asked->number('span');
+        $centre = $aim === null ? $asked->point('centre') : $aim->middle;
+        $line = match (true) {
+            $asked->has('line') => [$asked->point('line.0'), $asked->point('line.1')],
+            $aim !== null => [$aim->origin(...$scene->size()), $aim->middle],
+            default => null,
+        };
 
         return $scene->inserted([
             'id' => FlatScene::newId(), 'kind' => $class::key(), 'name' => $scene->freeName($class::label()),
             ...($class::family()->fadesInStops() ? ['level' => $class::placedLevel()] : []),
             ...(is_subclass_of($class, Painted::class) ? ['masks' => [['id' => FlatScene::newId(), 'kind' => 'strokes', 'on' => 'scene', 'values' => ['start' => 'hidden', 'strokes' => []]]]] : []),
-            ...(is_subclass_of($class, Begun::class) ? ['masks' => array_map(static fn (array $mask): array => ['id' => FlatScene::newId(), ...$mask], $class::begun($asked->point('centre'), $asked->number('span')))] : []),
+            ...(is_subclass_of($class, Begun::class) ? ['masks' => array_map(static fn (array $mask): array => ['id' => FlatScene::newId(), ...$mask], $class::begun($centre, $span))] : []),
             ...self::source($scene, $class),
-            'values' => $asked->has('line') && is_subclass_of($class, Drawn::class)
-                ? $class::drawn($asked->point('line.0'), $asked->point('line.1'), $asked->number('span'), Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size()))
-                : $class::placed($asked->point('centre'), $asked->number('span'), $plate),
+            'values' => $line !== null && is_subclass_of($class, Drawn::class)
+                ? $class::drawn($line[0], $line[1], $span, Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size()))
+                : $class::placed($centre, $span, $plate),
         ], $above);
     }
 

@@ -120,3 +120,16 @@ it('keeps what was used last, within one limit for all that is kept', function (
 it('understands words of older files', function (): void {
     expect(Values::read(everyType(), ['at' => [1, 2], 'picture' => 'a.png', 'law' => 'straight'], 'values')->text('law'))->toBe('linear');
 });
+
+it('says of every value what it does in light, and has no words for what is not there', function (): void {
+    $names = [];
+    foreach ([...Registry::kinds()->strips, ...Aumbrel\Core\Stage\SceneSource::KINDS, ...Registry::kinds()->masks] as $kind) {
+        foreach ($kind::parameters() as $parameter) {
+            $says = $parameter->says !== '' ? $parameter->says : Aumbrel\Core\Kind\Words::of($kind::key(), $parameter->name);
+            expect(mb_strlen($says))->toBeGreaterThan(12, "{$kind::key()} {$parameter->name}")->toBeLessThan(130, "{$kind::key()} {$parameter->name}");
+            expect($says)->not->toEndWith('.');
+            array_push($names, $parameter->name, "{$kind::key()} {$parameter->name}");
+        }
+    }
+    expect(array_values(array_diff(Aumbrel\Core\Kind\Words::known(), $names)))->toBe([]);
+});

@@ -120,3 +120,35 @@ it('takes the whole look of another strip, and leaves it where it is', function 
     expect($taken('plate', 'ground')['values'])->toMatchArray(['picture' => 'p', 'place' => [100.0, 80.0], 'scale' => 2.0])->and($taken('rim', 'spot')['values'])->toMatchArray(['of' => 'plate', 'azimuth' => 20.0]);
     expect(fn () => $taken('rim', 'none'))->toThrow(Aumbrel\Core\Fault\SceneError::class, 'no strip');
 });
+
+it('puts a new light on the plate that is chosen, and aims at it; over the backdrop it goes by the view', function (): void {
+    $scene = aScene();
+    $scene = $this->postJson("/api/scenes/{$scene['id']}/plates", ['file' => Tests\Support\PictureFile::png(12, 12), 'x' => 46, 'y' => 26])->assertCreated()->json();
+    [$ground, $heron] = array_column($scene['strips'], 'id');
+    $spot = fn (?string $above): array => gestured($scene, 'add-strip', ['kind' => 'spot', 'centre' => [20, 20], 'span' => 40, 'above' => $above]);
+    $at = static fn (array $scene, string $kind): array => array_values(array_filter($scene['strips'], static fn (array $strip): bool => $strip['kind'] === $kind))[0]['values'];
+    $aimed = $at($spot($heron), 'spot');
+    expect($aimed['target'])->toBe([46, 26])->and($aimed['origin'][1])->toBeLessThan(20)->and(hypot($aimed['origin'][0] - 46, $aimed['origin'][1] - 26))->toBeLessThan(20);
+    $scene = $this->postJson("/api/scenes/{$scene['id']}/undo")->json();
+    $free = $at($spot($ground), 'spot');
+    expect($free['target'][0])->toBeLessThan(24);
+    $scene = $this->postJson("/api/scenes/{$scene['id']}/undo")->json();
+    $glow = $at(gestured($scene, 'add-strip', ['kind' => 'glow', 'centre' => [20, 20], 'span' => 40, 'above' => $heron]), 'glow');
+    expect($glow['centre'])->toBe([46, 26]);
+});
+
+it('lays a new gradient beside the handles of its light', function (): void {
+    $scene = addSpot(aScene());
+    $spot = $scene['strips'][1];
+    $own = [$spot['values']['origin'], $spot['values']['target']];
+    foreach (['linear' => ['from', 'to'], 'radial' => ['centre']] as $kind => $names) {
+        // right on one of them
+        $scene = gestured($scene, 'add-mask', ['strip' => $spot['id'], 'kind' => $kind, 'centre' => $own[1], 'span' => 40]);
+        $mask = end($scene['strips'][1]['masks'])['values'];
+        foreach ($names as $name) {
+            foreach ($own as [$x, $y]) {
+                expect(hypot($mask[$name][0] - $x, $mask[$name][1] - $y))->toBeGreaterThan(3.1, "{$kind} {$name}");
+            }
+        }
+    }
+});

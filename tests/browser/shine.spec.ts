@@ -303,7 +303,7 @@ test('a light that does nothing, and one that shows its border, are read out; a 
     await written(page, () => page.getByLabel('Texture').selectOption('a picture').then(() => undefined));
     await page.getByLabel('Picture for picture').setInputFiles({ name: 'stray.png', mimeType: 'image/png', buffer: pngOf(40, 30, () => [160, 120, 90]) });
     await expect.poll(async () => (await last(page, scene)).values.picture).toBe('stray.png');
-    await unfold(page, 'Placing');
+    await unfold(page, 'Reach');
     const width = page.getByRole('textbox', { name: 'Width', exact: true });
     await width.fill('120');
     await written(page, () => width.press('Enter'));

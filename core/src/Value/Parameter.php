@@ -22,6 +22,7 @@ final readonly class Parameter
      * @param  mixed  $default  null when a scene must give it, or when it is optional
      * @param  array<string, list<string>>  $shownWhen  the choices of other parameters under which this one has a meaning
      * @param  string  $whenEmpty  what the bench says while there is no value
+     * @param  string  $says  what it does in light, where {@see \Aumbrel\Core\Kind\Words} does not say it
      */
     public function __construct(
         public string $name,
@@ -32,6 +33,7 @@ final readonly class Parameter
         public bool $optional = false,
         public string $whenEmpty = '',
         public array $shownWhen = [],
+        public string $says = '',
     ) {
     }
 
@@ -44,7 +46,13 @@ final readonly class Parameter
     /** @param  list<string>  $choices */
     public function shownWhen(string $other, array $choices): self
     {
-        return new self($this->name, $this->label, $this->section, $this->type, $this->default, $this->optional, $this->whenEmpty, [...$this->shownWhen, $other => $choices]);
+        return new self($this->name, $this->label, $this->section, $this->type, $this->default, $this->optional, $this->whenEmpty, [...$this->shownWhen, $other => $choices], $this->says);
+    }
+
+    /** What it does in light, in one sentence. */
+    public function says(string $words): self
+    {
+        return new self($this->name, $this->label, $this->section, $this->type, $this->default, $this->optional, $this->whenEmpty, $this->shownWhen, $words);
     }
 
     /** That it has a meaning only while a switch is on. */

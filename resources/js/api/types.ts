@@ -226,6 +226,8 @@ export type Parameter = {
     wallsOnly?: boolean;
     shownWhen: Record<string, string[]>;
     whenEmpty: string;
+    /** what it does in light */
+    says: string;
 };
 
 export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; /** placed by one line, from where it stands to where it aims */ drawn: boolean; /** what its brush leaves, when it is painted */ tip: string | null; /** two make a pair that shares one line */ splits: boolean; /** what of what is drawn shines: what is enclosed, or the lines themselves */ shines: 'areas' | 'lines' | null; /** kinds of source */ hangsOn: string[]; parameters: Parameter[] };

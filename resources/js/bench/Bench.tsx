@@ -3,6 +3,7 @@ import type { Scene, Strip } from '../api/types';
 import { linearModes, modes, stripKinds } from '../generated/catalogue';
 import { Action } from '../controls/Action';
 import { percentScale } from '../controls/Fader';
+import { firstSteps, nextOf } from '../session/firstSteps';
 import type { Gestures } from '../session/gestures';
 import { everyStrip, isLight, isShown } from '../session/strips';
 import { everySource, isPart, sourceOf, valuesInForce } from '../session/things';
@@ -57,10 +58,36 @@ export function Bench({ scene, gestures }: { scene: Scene; gestures: Gestures })
                 <div className="p-4">
                     <h2 className="mb-1 font-semibold">{step}</h2>
                     <p className="text-quiet">{ADVICE[step]}</p>
-                    <p className="mt-3 text-quiet">Choose a strip on the desk to see its values here.</p>
+                    <p className="mt-3 text-quiet">Press on something in the picture, or choose a strip on the desk, to see its values here.</p>
+                    <FirstSteps />
                 </div>
             )}
         </aside>
+    );
+}
+
+/** What somebody who is new does next, until each was done once. */
+function FirstSteps() {
+    const done = useWork((state) => state.firstDone);
+    const next = nextOf(done);
+    return next === null ? null : (
+        <section aria-label="First steps" className="mt-4 border-t border-line pt-3">
+            <h3 className="font-semibold">First steps</h3>
+            <ol className="mt-1 flex flex-col gap-1">
+                {firstSteps.map(({ key, words }) => (
+                    <li key={key} className={`flex gap-2 ${key === next.key ? 'text-ink' : 'text-quiet'}`}>
+                        <span aria-hidden className={`mt-[5px] h-2 w-2 shrink-0 rounded-full border ${done.includes(key) ? 'border-quiet bg-quiet' : key === next.key ? 'border-warm bg-warm' : 'border-line'}`} />
+                        <span>
+                            {words}
+                            {done.includes(key) && <span className="sr-only"> (done)</span>}
+                        </span>
+                    </li>
+                ))}
+            </ol>
+            <div className="mt-2">
+                <Action label="Put away" title="They are not shown again" onPress={() => work.firstDone(firstSteps.map(({ key }) => key))} />
+            </div>
+        </section>
     );
 }
 

@@ -82,7 +82,7 @@ export function StageBench({ scene, gestures }: { scene: Scene; gestures: Gestur
                     <div className="flex items-start">
                         <div className="min-w-0 flex-1">
                             <LightColourField
-                                parameter={{ name: 'colour', label: 'Colour', type: 'light colour', section: '', unit: '', least: 0, most: 0, step: 1, default: null, optional: true, choices: [], shownWhen: {}, whenEmpty: '' }}
+                                parameter={{ name: 'colour', label: 'Colour', type: 'light colour', section: '', unit: '', least: 0, most: 0, step: 1, default: null, optional: true, choices: [], shownWhen: {}, whenEmpty: '', says: 'The colour of the light that is everywhere' }}
                                 value={scene.ambient.colour}
                                 scene={scene}
                                 strip={{ id: AMBIENT, kind: 'ambient', values: {} }}

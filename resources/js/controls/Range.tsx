@@ -17,13 +17,19 @@ export function Range({ label, value, least, most, step, hand }: { label: string
                 isDragged.current = true;
                 isGivenUp.current = false;
             }}
-            onPointerUp={() => (isDragged.current = false)}
-            onValueChange={([next]) => !isGivenUp.current && hand.live(Math.round((next ?? 0) * 1e4) / 1e4)}
-            onValueCommit={() => !isGivenUp.current && hand.commit()}
-            onKeyDown={(event) => {
+            // behind the slider's own end of the drag, which commits
+            onPointerUp={() => window.setTimeout(() => (isDragged.current = false))}
+            onValueChange={([next]) => {
+                const tidy = Math.round((next ?? 0) * 1e4) / 1e4;
                 if (!isDragged.current) {
-                    isGivenUp.current = false;
-                } else if (event.key === 'Escape') {
+                    hand.nudge(tidy);
+                } else if (!isGivenUp.current) {
+                    hand.live(tidy);
+                }
+            }}
+            onValueCommit={() => isDragged.current && !isGivenUp.current && hand.commit()}
+            onKeyDown={(event) => {
+                if (event.key === 'Escape' && isDragged.current) {
                     event.stopPropagation();
                     isGivenUp.current = true;
                     hand.drop();

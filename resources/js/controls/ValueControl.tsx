@@ -6,6 +6,7 @@ import { CornersField } from './CornersField';
 import { CutsField } from './CutsField';
 import { FeetField } from './FeetField';
 import { FlatColourField } from './FlatColourField';
+import { work } from '../session/store';
 import type { ValueProps } from './hand';
 import { LightColourField } from './LightColourField';
 import { LineField } from './LineField';
@@ -43,8 +44,18 @@ const ofTypes: Record<string, FunctionComponent<ValueProps>> = {
     cuts: CutsField,
 };
 
-/** The control of a value as the core describes it. */
+/** The control of a value as the core describes it; what it does in light is told while pointer or focus rest on it. */
 export function ValueControl(props: ValueProps) {
-    const control = ofTypes[props.parameter.type];
-    return control ? createElement(control, props) : null;
+    const { type, says } = props.parameter;
+    const control = ofTypes[type];
+    if (!control) {
+        return null;
+    }
+    const tell = () => work.tell(says);
+    const hush = () => work.tell(null);
+    return (
+        <div className="contents" onPointerOver={tell} onPointerOut={hush} onFocus={tell} onBlur={hush}>
+            {createElement(control, props)}
+        </div>
+    );
 }

@@ -24,7 +24,7 @@ export function ExportSheet({ scene }: { scene: Scene }) {
                         event.preventDefault();
                         focusBack();
                     }}
-                    className="fixed top-1/2 left-1/2 z-50 w-[520px] -translate-x-1/2 -translate-y-1/2 rounded-md border border-line bg-panel p-5">
+                    className="fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[520px] max-w-[96vw] overflow-y-auto -translate-x-1/2 -translate-y-1/2 rounded-md border border-line bg-panel p-5">
                     <Dialog.Title className="font-semibold">Export</Dialog.Title>
                     <Body scene={scene} />
                     <Dialog.Close className="mt-4 rounded-md border border-line px-3 py-1 hover:bg-raised">Close</Dialog.Close>

@@ -28,7 +28,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The picture that it is made of"
             },
             {
                 "name": "place",
@@ -46,7 +47,8 @@ export const stripKinds: StripKind[] = [
                 ],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Where its pivot stands in the scene"
             },
             {
                 "name": "scale",
@@ -61,7 +63,8 @@ export const stripKinds: StripKind[] = [
                 "default": 1,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How large the picture is in the scene"
             },
             {
                 "name": "turn",
@@ -76,7 +79,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Turned counterclockwise by so much"
             },
             {
                 "name": "mirrored",
@@ -91,7 +95,8 @@ export const stripKinds: StripKind[] = [
                 "default": false,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Left and right exchanged: its light comes from the other side then"
             },
             {
                 "name": "pivot",
@@ -109,7 +114,8 @@ export const stripKinds: StripKind[] = [
                 ],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The point of the picture that it is scaled and turned about"
             },
             {
                 "name": "fit",
@@ -124,7 +130,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "straight on"
+                "whenEmpty": "straight on",
+                "says": "The four corners of the picture, dragged one by one"
             },
             {
                 "name": "stance",
@@ -143,7 +150,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "it seems"
+                "whenEmpty": "it seems",
+                "says": "Whether it stands, hangs on a wall, or is free: where its shadow falls, and how it moves in space"
             },
             {
                 "name": "feet",
@@ -163,7 +171,8 @@ export const stripKinds: StripKind[] = [
                         "stands"
                     ]
                 },
-                "whenEmpty": "its lower edge"
+                "whenEmpty": "its lower edge",
+                "says": "Where the plate touches the ground: its shadow starts there, and its distance is read there"
             },
             {
                 "name": "wall",
@@ -183,7 +192,8 @@ export const stripKinds: StripKind[] = [
                         "hangs"
                     ]
                 },
-                "whenEmpty": "any wall behind it"
+                "whenEmpty": "any wall behind it",
+                "says": "The wall that it hangs on"
             },
             {
                 "name": "gap",
@@ -202,7 +212,8 @@ export const stripKinds: StripKind[] = [
                         "hangs"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far in front of the wall it hangs: the further, the softer its shadow"
             },
             {
                 "name": "horizon",
@@ -217,7 +228,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "not drawn"
+                "whenEmpty": "not drawn",
+                "says": "The eye level in this picture: plates are aligned by it"
             },
             {
                 "name": "exposure",
@@ -232,7 +244,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How bright the plate is before anything is lit, in stops: lights need a dark base"
             },
             {
                 "name": "drained",
@@ -247,7 +260,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How much colour is taken out before anything is lit, so that light brings its own"
             },
             {
                 "name": "whiteOutput",
@@ -262,7 +276,8 @@ export const stripKinds: StripKind[] = [
                 "default": 100,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The brightest tone the plate keeps before anything is lit"
             },
             {
                 "name": "blackInput",
@@ -277,7 +292,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Tones up to here become black: the plate grows denser from below"
             },
             {
                 "name": "grow",
@@ -292,7 +308,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Moves the edge outward, or inward where it is below 0"
             },
             {
                 "name": "soften",
@@ -307,7 +324,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Blurs the edge by so much"
             },
             {
                 "name": "hairBand",
@@ -322,7 +340,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How wide the band is in which single hairs are looked for"
             },
             {
                 "name": "unstain",
@@ -337,7 +356,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Takes the old background's colour out of the edge"
             },
             {
                 "name": "fillInside",
@@ -352,7 +372,8 @@ export const stripKinds: StripKind[] = [
                 "default": false,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Fills holes that lie wholly inside the cut-out"
             },
             {
                 "name": "bearing",
@@ -367,7 +388,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "not known"
+                "whenEmpty": "not known",
+                "says": "Where the light in this picture comes from, found once and used by the compass"
             }
         ]
     },
@@ -401,7 +423,8 @@ export const stripKinds: StripKind[] = [
                 },
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
             },
             {
                 "name": "origin",
@@ -416,7 +439,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Where the light stands"
             },
             {
                 "name": "target",
@@ -431,7 +455,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Where the light aims"
             },
             {
                 "name": "beam",
@@ -446,7 +471,8 @@ export const stripKinds: StripKind[] = [
                 "default": 26,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Inside this angle at least half of the light is there"
             },
             {
                 "name": "field",
@@ -466,7 +492,8 @@ export const stripKinds: StripKind[] = [
                 "default": 44,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Inside this angle at least a tenth of the light is there; outside it ends"
             },
             {
                 "name": "reachLaw",
@@ -485,7 +512,8 @@ export const stripKinds: StripKind[] = [
                 "default": "linear",
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How it grows less with distance: evenly, with the square as real lamps do, or not at all"
             },
             {
                 "name": "reach",
@@ -505,7 +533,8 @@ export const stripKinds: StripKind[] = [
                         "inverse square"
                     ]
                 },
-                "whenEmpty": "to the target"
+                "whenEmpty": "to the target",
+                "says": "How far the light comes before it has gone"
             },
             {
                 "name": "size",
@@ -524,7 +553,8 @@ export const stripKinds: StripKind[] = [
                         "inverse square"
                     ]
                 },
-                "whenEmpty": "a third of the way"
+                "whenEmpty": "a third of the way",
+                "says": "How large the lamp is: softens the shadow line of its cone"
             },
             {
                 "name": "elevation",
@@ -539,7 +569,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How high the light comes from: 0 from the side, 90 from the camera, below 0 from behind"
             },
             {
                 "name": "softness",
@@ -554,7 +585,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How soft the borders of the light are"
             }
         ]
     },
@@ -588,7 +620,8 @@ export const stripKinds: StripKind[] = [
                 },
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
             },
             {
                 "name": "surface",
@@ -604,7 +637,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "a wall facing you"
+                "whenEmpty": "a wall facing you",
+                "says": "The floor or wall that the light falls on"
             },
             {
                 "name": "beam",
@@ -619,7 +653,8 @@ export const stripKinds: StripKind[] = [
                 "default": 50.285714285714285,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Inside this angle at least half of the light is there"
             },
             {
                 "name": "field",
@@ -639,7 +674,8 @@ export const stripKinds: StripKind[] = [
                 "default": 88,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Inside this angle at least a tenth of the light is there; outside it ends"
             },
             {
                 "name": "lamp",
@@ -654,7 +690,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The place on the floor or wall that the lamp hangs straight over"
             },
             {
                 "name": "height",
@@ -669,7 +706,8 @@ export const stripKinds: StripKind[] = [
                 "default": 200,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How high it reaches on the picture"
             },
             {
                 "name": "target",
@@ -684,7 +722,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "straight under the lamp"
+                "whenEmpty": "straight under the lamp",
+                "says": "Where the light aims"
             },
             {
                 "name": "reach",
@@ -699,7 +738,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "without end"
+                "whenEmpty": "without end",
+                "says": "How far the light comes before it has gone"
             },
             {
                 "name": "softness",
@@ -714,7 +754,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How soft the borders of the light are"
             },
             {
                 "name": "cuts",
@@ -729,7 +770,8 @@ export const stripKinds: StripKind[] = [
                 "default": [],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Straight edges that stop the light, like a shutter in front of the lamp"
             }
         ]
     },
@@ -764,7 +806,8 @@ export const stripKinds: StripKind[] = [
                 },
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
             },
             {
                 "name": "of",
@@ -779,7 +822,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "no plate"
+                "whenEmpty": "no plate",
+                "says": "The plate whose outline it follows"
             },
             {
                 "name": "width",
@@ -794,7 +838,8 @@ export const stripKinds: StripKind[] = [
                 "default": 8,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far the rim reaches into the plate"
             },
             {
                 "name": "azimuth",
@@ -809,7 +854,8 @@ export const stripKinds: StripKind[] = [
                 "default": 45,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "From which side the light comes, counterclockwise from the right as the camera sees it"
             },
             {
                 "name": "elevation",
@@ -824,7 +870,8 @@ export const stripKinds: StripKind[] = [
                 "default": -20,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How high the light comes from: 0 from the side, 90 from the camera, below 0 from behind"
             },
             {
                 "name": "wrap",
@@ -839,7 +886,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far the rim reaches round the body"
             }
         ]
     },
@@ -871,7 +919,8 @@ export const stripKinds: StripKind[] = [
                 },
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
             },
             {
                 "name": "keyed",
@@ -889,7 +938,8 @@ export const stripKinds: StripKind[] = [
                 "default": "plain",
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The light is stronger where the picture beneath has certain tones"
             },
             {
                 "name": "ramp",
@@ -908,7 +958,8 @@ export const stripKinds: StripKind[] = [
                         "by tones"
                     ]
                 },
-                "whenEmpty": "black to the colour"
+                "whenEmpty": "black to the colour",
+                "says": "Which tones of the picture beneath are lit how much"
             }
         ]
     },
@@ -943,7 +994,8 @@ export const stripKinds: StripKind[] = [
                 },
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
             },
             {
                 "name": "from",
@@ -963,7 +1015,8 @@ export const stripKinds: StripKind[] = [
                 "default": "a round lamp",
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "What shines: a disc, what is drawn, a plate's outline, or its bright tones"
             },
             {
                 "name": "centre",
@@ -985,7 +1038,8 @@ export const stripKinds: StripKind[] = [
                         "a round lamp"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The middle of it on the picture"
             },
             {
                 "name": "size",
@@ -1004,7 +1058,8 @@ export const stripKinds: StripKind[] = [
                         "a round lamp"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How large it is"
             },
             {
                 "name": "of",
@@ -1025,7 +1080,8 @@ export const stripKinds: StripKind[] = [
                         "a plate's bright tones"
                     ]
                 },
-                "whenEmpty": "no plate"
+                "whenEmpty": "no plate",
+                "says": "The plate whose outline or bright tones shine"
             },
             {
                 "name": "threshold",
@@ -1044,7 +1100,8 @@ export const stripKinds: StripKind[] = [
                         "a plate's bright tones"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Tones brighter than this shine"
             },
             {
                 "name": "knee",
@@ -1063,7 +1120,8 @@ export const stripKinds: StripKind[] = [
                         "a plate's bright tones"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How softly tones about the threshold begin to shine"
             },
             {
                 "name": "reach",
@@ -1078,7 +1136,8 @@ export const stripKinds: StripKind[] = [
                 "default": 100,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far the outermost shell falls off, as a share of all shells"
             },
             {
                 "name": "shells",
@@ -1130,7 +1189,8 @@ export const stripKinds: StripKind[] = [
                 ],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The layers of the glow from its heart outward, each with its radius and level"
             },
             {
                 "name": "keptInside",
@@ -1145,7 +1205,8 @@ export const stripKinds: StripKind[] = [
                 "default": false,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The glow does not leave the shape that shines"
             },
             {
                 "name": "spill",
@@ -1160,7 +1221,8 @@ export const stripKinds: StripKind[] = [
                 "default": false,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The surroundings catch some of the glow"
             },
             {
                 "name": "spillLevel",
@@ -1179,7 +1241,8 @@ export const stripKinds: StripKind[] = [
                         "true"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How bright the surroundings become, in stops below the glow"
             },
             {
                 "name": "spillRadius",
@@ -1198,7 +1261,8 @@ export const stripKinds: StripKind[] = [
                         "true"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far into the surroundings it reaches"
             },
             {
                 "name": "between",
@@ -1213,7 +1277,8 @@ export const stripKinds: StripKind[] = [
                 "default": false,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Dark and brightest tones beneath come through the glow, so that it seems to lie behind grain and glare"
             },
             {
                 "name": "darks",
@@ -1232,7 +1297,8 @@ export const stripKinds: StripKind[] = [
                         "true"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Tones darker than this come through"
             },
             {
                 "name": "brights",
@@ -1251,7 +1317,8 @@ export const stripKinds: StripKind[] = [
                         "true"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Only tones brighter than this count as shining"
             },
             {
                 "name": "takesPlace",
@@ -1266,7 +1333,8 @@ export const stripKinds: StripKind[] = [
                 "default": false,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "It stands where its source is seen"
             },
             {
                 "name": "takesColour",
@@ -1281,7 +1349,8 @@ export const stripKinds: StripKind[] = [
                 "default": false,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "It has the colour of its source"
             }
         ]
     },
@@ -1311,7 +1380,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "no plate"
+                "whenEmpty": "no plate",
+                "says": "The plate whose outline it follows"
             },
             {
                 "name": "ramp",
@@ -1351,7 +1421,8 @@ export const stripKinds: StripKind[] = [
                 ],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colours from the plate's outline outward"
             },
             {
                 "name": "spread",
@@ -1366,7 +1437,8 @@ export const stripKinds: StripKind[] = [
                 "default": 60,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far the halo reaches behind the plate"
             },
             {
                 "name": "front",
@@ -1381,7 +1453,8 @@ export const stripKinds: StripKind[] = [
                 "default": 18,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How much of the halo also passes over the plate, so that it seems to stand in it"
             },
             {
                 "name": "frontMode",
@@ -1417,7 +1490,8 @@ export const stripKinds: StripKind[] = [
                 "default": "color",
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How the faint pass over the front is mixed"
             },
             {
                 "name": "shift",
@@ -1432,7 +1506,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far the halo is moved behind the plate"
             },
             {
                 "name": "shiftTo",
@@ -1447,7 +1522,8 @@ export const stripKinds: StripKind[] = [
                 "default": 90,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "To which side the halo is moved"
             },
             {
                 "name": "pull",
@@ -1462,7 +1538,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How strongly the halo is drawn out to one side"
             },
             {
                 "name": "pullTo",
@@ -1477,7 +1554,8 @@ export const stripKinds: StripKind[] = [
                 "default": 90,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "To which side the halo is drawn out"
             }
         ]
     },
@@ -1512,7 +1590,8 @@ export const stripKinds: StripKind[] = [
                 },
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
             },
             {
                 "name": "width",
@@ -1527,7 +1606,8 @@ export const stripKinds: StripKind[] = [
                 "default": 4,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How thick the line is"
             },
             {
                 "name": "blur",
@@ -1542,7 +1622,8 @@ export const stripKinds: StripKind[] = [
                 "default": 14,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far the soft twin beneath the line is blurred"
             },
             {
                 "name": "twin",
@@ -1557,7 +1638,8 @@ export const stripKinds: StripKind[] = [
                 "default": 1.6,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How bright the soft twin beneath the line is, in stops"
             },
             {
                 "name": "fade",
@@ -1583,7 +1665,8 @@ export const stripKinds: StripKind[] = [
                 ],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How bright the line is along its way"
             },
             {
                 "name": "along",
@@ -1601,7 +1684,8 @@ export const stripKinds: StripKind[] = [
                 "default": "what is drawn",
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Whose outline shines: the plate's, or the lines that are drawn"
             },
             {
                 "name": "closed",
@@ -1620,7 +1704,8 @@ export const stripKinds: StripKind[] = [
                         "what is drawn"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Whether the last point is joined to the first one"
             },
             {
                 "name": "of",
@@ -1639,7 +1724,8 @@ export const stripKinds: StripKind[] = [
                         "a plate's outline"
                     ]
                 },
-                "whenEmpty": "no plate"
+                "whenEmpty": "no plate",
+                "says": "The plate whose outline it follows"
             },
             {
                 "name": "pale",
@@ -1654,7 +1740,8 @@ export const stripKinds: StripKind[] = [
                 "default": 85,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How much paler and hotter the heart of the line is"
             },
             {
                 "name": "takesColour",
@@ -1669,7 +1756,8 @@ export const stripKinds: StripKind[] = [
                 "default": false,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "It has the colour of its source"
             }
         ]
     },
@@ -1726,7 +1814,8 @@ export const stripKinds: StripKind[] = [
                 ],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colours of the disc from its middle outward"
             },
             {
                 "name": "centre",
@@ -1744,7 +1833,8 @@ export const stripKinds: StripKind[] = [
                 ],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The middle of it on the picture"
             },
             {
                 "name": "radius",
@@ -1759,7 +1849,8 @@ export const stripKinds: StripKind[] = [
                 "default": 70,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far it reaches from its middle"
             },
             {
                 "name": "behind",
@@ -1774,7 +1865,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "nothing"
+                "whenEmpty": "nothing",
+                "says": "The plate that the sun stands behind: it comes out beside its outline"
             },
             {
                 "name": "softness",
@@ -1789,7 +1881,8 @@ export const stripKinds: StripKind[] = [
                 "default": 20,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How soft the borders of the light are"
             },
             {
                 "name": "bloom",
@@ -1804,7 +1897,8 @@ export const stripKinds: StripKind[] = [
                 "default": 140,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far the glare round the disc reaches"
             },
             {
                 "name": "bloomLevel",
@@ -1819,7 +1913,8 @@ export const stripKinds: StripKind[] = [
                 "default": -0.4,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How bright the glare is beside the disc, in stops"
             }
         ]
     },
@@ -1853,7 +1948,8 @@ export const stripKinds: StripKind[] = [
                 },
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
             },
             {
                 "name": "end",
@@ -1868,7 +1964,8 @@ export const stripKinds: StripKind[] = [
                 "default": 60,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Over which last part the beam fades, so that it ends before the ground"
             },
             {
                 "name": "inSmoke",
@@ -1883,7 +1980,8 @@ export const stripKinds: StripKind[] = [
                 "default": 55,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How much of the beam is seen in smoke rather than in clear air"
             },
             {
                 "name": "dust",
@@ -1898,7 +1996,8 @@ export const stripKinds: StripKind[] = [
                 "default": 40,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How much of the beam is seen on specks"
             },
             {
                 "name": "origin",
@@ -1913,7 +2012,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Where the light stands"
             },
             {
                 "name": "target",
@@ -1928,7 +2028,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Where the light aims"
             },
             {
                 "name": "beam",
@@ -1943,7 +2044,8 @@ export const stripKinds: StripKind[] = [
                 "default": 16,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Inside this angle at least half of the light is there"
             },
             {
                 "name": "field",
@@ -1963,7 +2065,8 @@ export const stripKinds: StripKind[] = [
                 "default": 26,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Inside this angle at least a tenth of the light is there; outside it ends"
             },
             {
                 "name": "reach",
@@ -1978,7 +2081,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "to the target"
+                "whenEmpty": "to the target",
+                "says": "How far the light comes before it has gone"
             },
             {
                 "name": "softness",
@@ -1993,7 +2097,8 @@ export const stripKinds: StripKind[] = [
                 "default": 4,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How soft the borders of the light are"
             },
             {
                 "name": "elevation",
@@ -2008,7 +2113,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How high the light comes from: 0 from the side, 90 from the camera, below 0 from behind"
             },
             {
                 "name": "smokeSize",
@@ -2023,7 +2129,8 @@ export const stripKinds: StripKind[] = [
                 "default": 160,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How large the wafts of smoke are"
             },
             {
                 "name": "density",
@@ -2038,7 +2145,8 @@ export const stripKinds: StripKind[] = [
                 "default": 55,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How much of the way is filled: with smoke, or with leaves"
             },
             {
                 "name": "drift",
@@ -2053,7 +2161,8 @@ export const stripKinds: StripKind[] = [
                 "default": 15,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Which way the smoke is drawn"
             },
             {
                 "name": "stretch",
@@ -2068,7 +2177,8 @@ export const stripKinds: StripKind[] = [
                 "default": 2,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How much longer the wafts are along the drift"
             },
             {
                 "name": "specks",
@@ -2083,7 +2193,8 @@ export const stripKinds: StripKind[] = [
                 "default": 900,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How many specks hang in a million pixels of the beam"
             },
             {
                 "name": "speckSize",
@@ -2098,7 +2209,8 @@ export const stripKinds: StripKind[] = [
                 "default": 6,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How large the largest specks are"
             },
             {
                 "name": "outOfFocus",
@@ -2113,7 +2225,8 @@ export const stripKinds: StripKind[] = [
                 "default": 45,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How many specks are near and blurred to discs"
             },
             {
                 "name": "seed",
@@ -2128,7 +2241,8 @@ export const stripKinds: StripKind[] = [
                 "default": 1,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Another number gives another pattern of the same kind"
             }
         ]
     },
@@ -2163,7 +2277,8 @@ export const stripKinds: StripKind[] = [
                 },
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
             },
             {
                 "name": "through",
@@ -2183,7 +2298,8 @@ export const stripKinds: StripKind[] = [
                 "default": "a window",
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "What the light comes through"
             },
             {
                 "name": "picture",
@@ -2202,7 +2318,8 @@ export const stripKinds: StripKind[] = [
                         "a picture"
                     ]
                 },
-                "whenEmpty": "no picture"
+                "whenEmpty": "no picture",
+                "says": "The picture that it is made of"
             },
             {
                 "name": "across",
@@ -2221,7 +2338,8 @@ export const stripKinds: StripKind[] = [
                         "a window"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How many panes stand side by side"
             },
             {
                 "name": "down",
@@ -2240,7 +2358,8 @@ export const stripKinds: StripKind[] = [
                         "a window"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How many panes stand one above the other"
             },
             {
                 "name": "bars",
@@ -2259,7 +2378,8 @@ export const stripKinds: StripKind[] = [
                         "a window"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How much of a pane the bars between the panes take from the light"
             },
             {
                 "name": "slats",
@@ -2278,7 +2398,8 @@ export const stripKinds: StripKind[] = [
                         "blinds"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How many slats the blinds have"
             },
             {
                 "name": "tilt",
@@ -2297,7 +2418,8 @@ export const stripKinds: StripKind[] = [
                         "blinds"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far the slats are turned: narrow lines at 0, all light at 90"
             },
             {
                 "name": "crown",
@@ -2316,7 +2438,8 @@ export const stripKinds: StripKind[] = [
                         "leaves"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How many leaves lie side by side: small crowns throw small spots"
             },
             {
                 "name": "density",
@@ -2335,7 +2458,8 @@ export const stripKinds: StripKind[] = [
                         "leaves"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How much of the way is filled: with smoke, or with leaves"
             },
             {
                 "name": "seed",
@@ -2354,7 +2478,8 @@ export const stripKinds: StripKind[] = [
                         "leaves"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Another number gives another pattern of the same kind"
             },
             {
                 "name": "gain",
@@ -2373,7 +2498,8 @@ export const stripKinds: StripKind[] = [
                         "a picture"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Brightens or darkens the picture that the light goes through, in stops"
             },
             {
                 "name": "surface",
@@ -2389,7 +2515,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "four corners"
+                "whenEmpty": "four corners",
+                "says": "The floor or wall that the light falls on"
             },
             {
                 "name": "corners",
@@ -2404,7 +2531,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "none"
+                "whenEmpty": "none",
+                "says": "The four corners that the pattern is fitted to"
             },
             {
                 "name": "middle",
@@ -2422,7 +2550,8 @@ export const stripKinds: StripKind[] = [
                 ],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The middle of it on the picture"
             },
             {
                 "name": "width",
@@ -2437,7 +2566,8 @@ export const stripKinds: StripKind[] = [
                 "default": 300,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How wide it is"
             },
             {
                 "name": "height",
@@ -2452,7 +2582,8 @@ export const stripKinds: StripKind[] = [
                 "default": 400,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How high it reaches on the picture"
             },
             {
                 "name": "turn",
@@ -2467,7 +2598,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Turned counterclockwise by so much"
             },
             {
                 "name": "lean",
@@ -2482,7 +2614,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Slants the pattern, as light from the side does"
             },
             {
                 "name": "tight",
@@ -2497,7 +2630,8 @@ export const stripKinds: StripKind[] = [
                 "default": 6,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The sharp one of two blurs: how near the window is"
             },
             {
                 "name": "wide",
@@ -2512,7 +2646,8 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "5 times the tight one"
+                "whenEmpty": "5 times the tight one",
+                "says": "The soft one of two blurs: the glow about the pattern"
             },
             {
                 "name": "share",
@@ -2527,7 +2662,8 @@ export const stripKinds: StripKind[] = [
                 "default": 16.7,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How much of the wide blur is mixed with the tight one"
             }
         ]
     },
@@ -2564,7 +2700,8 @@ export const stripKinds: StripKind[] = [
                 "default": "by brightness",
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colours that the light runs through, from its heart outward"
             },
             {
                 "name": "colour",
@@ -2585,7 +2722,8 @@ export const stripKinds: StripKind[] = [
                         "one colour"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
             },
             {
                 "name": "ramp",
@@ -2629,7 +2767,8 @@ export const stripKinds: StripKind[] = [
                         "by brightness"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colours that it runs through"
             },
             {
                 "name": "texture",
@@ -2651,7 +2790,8 @@ export const stripKinds: StripKind[] = [
                 "default": "leak",
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "What the light is broken by"
             },
             {
                 "name": "picture",
@@ -2670,7 +2810,8 @@ export const stripKinds: StripKind[] = [
                         "a picture"
                     ]
                 },
-                "whenEmpty": "no picture"
+                "whenEmpty": "no picture",
+                "says": "The picture that it is made of"
             },
             {
                 "name": "seed",
@@ -2693,7 +2834,8 @@ export const stripKinds: StripKind[] = [
                         "bokeh"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Another number gives another pattern of the same kind"
             },
             {
                 "name": "middle",
@@ -2711,7 +2853,8 @@ export const stripKinds: StripKind[] = [
                 ],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The middle of it on the picture"
             },
             {
                 "name": "width",
@@ -2726,7 +2869,8 @@ export const stripKinds: StripKind[] = [
                 "default": 1500,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How wide it is"
             },
             {
                 "name": "height",
@@ -2741,7 +2885,8 @@ export const stripKinds: StripKind[] = [
                 "default": 1000,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How high it reaches on the picture"
             },
             {
                 "name": "turn",
@@ -2756,7 +2901,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Turned counterclockwise by so much"
             },
             {
                 "name": "blacks",
@@ -2771,7 +2917,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Tones of the texture up to here add nothing: its border and its fog go"
             },
             {
                 "name": "gain",
@@ -2786,7 +2933,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Brightens or darkens the picture that the light goes through, in stops"
             },
             {
                 "name": "softness",
@@ -2801,7 +2949,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How soft the borders of the light are"
             },
             {
                 "name": "takesColour",
@@ -2816,7 +2965,8 @@ export const stripKinds: StripKind[] = [
                 "default": false,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "It has the colour of its source"
             }
         ]
     },
@@ -2848,7 +2998,8 @@ export const stripKinds: StripKind[] = [
                 },
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
             },
             {
                 "name": "tones",
@@ -2868,7 +3019,8 @@ export const stripKinds: StripKind[] = [
                 "default": "all tones",
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Strokes light dark, middle or bright tones only"
             }
         ]
     },
@@ -2900,7 +3052,8 @@ export const stripKinds: StripKind[] = [
                 },
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
             }
         ]
     },
@@ -2930,7 +3083,8 @@ export const stripKinds: StripKind[] = [
                 "default": "#20304a",
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour that is laid over what is beneath"
             }
         ]
     },
@@ -2960,7 +3114,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How bright the plate is before anything is lit, in stops: lights need a dark base"
             },
             {
                 "name": "drained",
@@ -2975,7 +3130,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How much colour is taken out before anything is lit, so that light brings its own"
             },
             {
                 "name": "whiteOutput",
@@ -2990,7 +3146,8 @@ export const stripKinds: StripKind[] = [
                 "default": 100,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The brightest tone the plate keeps before anything is lit"
             },
             {
                 "name": "blackInput",
@@ -3005,7 +3162,8 @@ export const stripKinds: StripKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Tones up to here become black: the plate grows denser from below"
             }
         ]
     },
@@ -3046,7 +3204,8 @@ export const sourceKinds: SourceKind[] = [
                 },
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
             },
             {
                 "name": "place",
@@ -3064,7 +3223,8 @@ export const sourceKinds: SourceKind[] = [
                 ],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Where its pivot stands in the scene"
             },
             {
                 "name": "depth",
@@ -3079,7 +3239,8 @@ export const sourceKinds: SourceKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far in front of the picture's plane the lamp hangs; what faces it gets more light"
             },
             {
                 "name": "unseen",
@@ -3094,7 +3255,8 @@ export const sourceKinds: SourceKind[] = [
                 "default": false,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The lamp is lit but lies outside of the picture"
             },
             {
                 "name": "width",
@@ -3109,7 +3271,8 @@ export const sourceKinds: SourceKind[] = [
                 "default": 20,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How large the lamp is: larger lamps throw softer shadows"
             }
         ]
     },
@@ -3133,7 +3296,8 @@ export const sourceKinds: SourceKind[] = [
                 },
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
             },
             {
                 "name": "azimuth",
@@ -3148,7 +3312,8 @@ export const sourceKinds: SourceKind[] = [
                 "default": 60,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "From which side the light comes, counterclockwise from the right as the camera sees it"
             },
             {
                 "name": "elevation",
@@ -3163,7 +3328,8 @@ export const sourceKinds: SourceKind[] = [
                 "default": -20,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How high the light comes from: 0 from the side, 90 from the camera, below 0 from behind"
             },
             {
                 "name": "width",
@@ -3178,7 +3344,8 @@ export const sourceKinds: SourceKind[] = [
                 "default": 0.53,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How large the sun is in the sky: larger ones throw softer shadows"
             }
         ]
     }
@@ -3205,7 +3372,8 @@ export const maskKinds: MaskKind[] = [
                 "default": null,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Where the mask lets through what its first stop says"
             },
             {
                 "name": "to",
@@ -3220,7 +3388,8 @@ export const maskKinds: MaskKind[] = [
                 "default": null,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Where the mask lets through what its last stop says"
             },
             {
                 "name": "stops",
@@ -3246,7 +3415,8 @@ export const maskKinds: MaskKind[] = [
                 ],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "What it is at each place of its way"
             },
             {
                 "name": "smooth",
@@ -3261,7 +3431,8 @@ export const maskKinds: MaskKind[] = [
                 "default": false,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Eases the ramp at its stops, so that no band is seen"
             }
         ]
     },
@@ -3285,7 +3456,8 @@ export const maskKinds: MaskKind[] = [
                 "default": null,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The middle of it on the picture"
             },
             {
                 "name": "radius",
@@ -3300,7 +3472,8 @@ export const maskKinds: MaskKind[] = [
                 "default": 200,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far it reaches from its middle"
             },
             {
                 "name": "secondRadius",
@@ -3315,7 +3488,8 @@ export const maskKinds: MaskKind[] = [
                 "default": 200,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far it reaches the other way: an ellipse where it differs"
             },
             {
                 "name": "turn",
@@ -3330,7 +3504,8 @@ export const maskKinds: MaskKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Turned counterclockwise by so much"
             },
             {
                 "name": "inner",
@@ -3345,7 +3520,8 @@ export const maskKinds: MaskKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Up to here the mask is as in its middle"
             },
             {
                 "name": "stops",
@@ -3371,7 +3547,8 @@ export const maskKinds: MaskKind[] = [
                 ],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "What it is at each place of its way"
             },
             {
                 "name": "smooth",
@@ -3386,7 +3563,8 @@ export const maskKinds: MaskKind[] = [
                 "default": false,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Eases the ramp at its stops, so that no band is seen"
             }
         ]
     },
@@ -3412,7 +3590,8 @@ export const maskKinds: MaskKind[] = [
                 "default": [],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The points that the outline goes through"
             },
             {
                 "name": "feather",
@@ -3427,7 +3606,8 @@ export const maskKinds: MaskKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How soft the border is, to both sides"
             },
             {
                 "name": "grow",
@@ -3442,7 +3622,8 @@ export const maskKinds: MaskKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Moves the edge outward, or inward where it is below 0"
             }
         ]
     },
@@ -3471,7 +3652,8 @@ export const maskKinds: MaskKind[] = [
                 "default": "hidden",
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Whether everything is let in or held back before the first stroke"
             },
             {
                 "name": "strokes",
@@ -3486,7 +3668,8 @@ export const maskKinds: MaskKind[] = [
                 "default": [],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The strokes that were painted"
             }
         ]
     },
@@ -3510,7 +3693,8 @@ export const maskKinds: MaskKind[] = [
                 "default": [],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The strokes that were painted"
             }
         ]
     },
@@ -3535,7 +3719,8 @@ export const maskKinds: MaskKind[] = [
                 "default": null,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Where on the plate the area was picked"
             },
             {
                 "name": "tolerance",
@@ -3550,7 +3735,8 @@ export const maskKinds: MaskKind[] = [
                 "default": 12,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How far from the picked colour still counts as the same"
             },
             {
                 "name": "reach",
@@ -3568,7 +3754,8 @@ export const maskKinds: MaskKind[] = [
                 "default": "touching",
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Only what touches the picked place, or the same colour everywhere"
             },
             {
                 "name": "patch",
@@ -3583,7 +3770,8 @@ export const maskKinds: MaskKind[] = [
                 "default": 7,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How wide the patch is whose mean is picked, so that grain does not decide"
             }
         ]
     },
@@ -3614,7 +3802,8 @@ export const maskKinds: MaskKind[] = [
                 "default": "clouds",
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "What the light is broken by"
             },
             {
                 "name": "picture",
@@ -3633,7 +3822,8 @@ export const maskKinds: MaskKind[] = [
                         "a picture"
                     ]
                 },
-                "whenEmpty": "no picture"
+                "whenEmpty": "no picture",
+                "says": "The picture that it is made of"
             },
             {
                 "name": "seed",
@@ -3656,7 +3846,8 @@ export const maskKinds: MaskKind[] = [
                         "bokeh"
                     ]
                 },
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Another number gives another pattern of the same kind"
             },
             {
                 "name": "middle",
@@ -3674,7 +3865,8 @@ export const maskKinds: MaskKind[] = [
                 ],
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "The middle of it on the picture"
             },
             {
                 "name": "width",
@@ -3689,7 +3881,8 @@ export const maskKinds: MaskKind[] = [
                 "default": 1500,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How wide it is"
             },
             {
                 "name": "height",
@@ -3704,7 +3897,8 @@ export const maskKinds: MaskKind[] = [
                 "default": 1000,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "How high it reaches on the picture"
             },
             {
                 "name": "turn",
@@ -3719,7 +3913,8 @@ export const maskKinds: MaskKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Turned counterclockwise by so much"
             },
             {
                 "name": "blacks",
@@ -3734,7 +3929,8 @@ export const maskKinds: MaskKind[] = [
                 "default": 0,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Tones of the texture up to here add nothing: its border and its fog go"
             },
             {
                 "name": "whites",
@@ -3749,7 +3945,8 @@ export const maskKinds: MaskKind[] = [
                 "default": 100,
                 "optional": false,
                 "shownWhen": {},
-                "whenEmpty": ""
+                "whenEmpty": "",
+                "says": "Tones of the texture from here on hide nothing"
             }
         ]
     }

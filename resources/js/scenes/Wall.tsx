@@ -36,7 +36,7 @@ export function Wall() {
 
     return (
         <main className="flex h-full flex-col">
-            <header className="flex h-10 shrink-0 items-center gap-4 bg-bar px-4">
+            <header className="flex min-h-10 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 bg-bar px-4 py-1">
                 <h1 className="font-semibold">Aumbrel</h1>
                 {inFolder === null ? (
                     <span className="text-quiet">Scenes</span>

@@ -5,6 +5,7 @@ import { pressures, stripKinds } from '../generated/catalogue';
 import { Readings } from '../readings/Readings';
 import { groundFor, isOfLines, letsAllIn, paintable, paintsOn, paintTarget, type Target } from '../view/tools/target';
 import type { Gestures } from '../session/gestures';
+import { nextOf } from '../session/firstSteps';
 import { everyStrip } from '../session/strips';
 import { useWork, work, type Paints, type Seeing, type Tool } from '../session/store';
 
@@ -27,7 +28,7 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
     const strip = all.find((other) => other.id === chosen);
     const isPair = strip !== undefined && (strip.complements !== undefined || all.some((other) => other.complements === strip.id));
     return (
-        <div className="flex h-8 shrink-0 items-center gap-1 bg-panel px-3">
+        <div className="flex h-8 shrink-0 items-center gap-1 bg-panel px-3 max-[719px]:overflow-x-auto">
             <OneOf
                 label="What the pointer does"
                 look="plain"
@@ -99,6 +100,11 @@ function Settings({ tool, strip, isPair, gestures }: { tool: Tool; strip: Strip 
     const marking = useWork((state) => state.marking);
     const picking = useWork((state) => state.picking);
     const pick = useWork((state) => state.pick);
+    const told = useWork((state) => state.told);
+    const next = nextOf(useWork((state) => state.firstDone));
+    if (told !== null) {
+        return <Hint text={told} />;
+    }
     if (picking) {
         return (
             <>
@@ -118,7 +124,7 @@ function Settings({ tool, strip, isPair, gestures }: { tool: Tool; strip: Strip 
     }
     switch (tool) {
         case 'move':
-            return <Hint text="Drag the handles of the chosen strip. Arrow keys nudge it." />;
+            return <Hint text={next ? `Next: ${next.words}` : 'Drag the handles of the chosen strip. Arrow keys nudge it.'} />;
         case 'pan':
             return <Hint text="Drag the picture. The wheel zooms at the pointer." />;
         default:
@@ -127,7 +133,11 @@ function Settings({ tool, strip, isPair, gestures }: { tool: Tool; strip: Strip 
 }
 
 function Hint({ text }: { text: string }) {
-    return <span className="truncate text-quiet">{text}</span>;
+    return (
+        <span className="truncate text-quiet" role="status" title={text}>
+            {text}
+        </span>
+    );
 }
 
 /** Everything is held back, to be let in by strokes. */

@@ -15,6 +15,7 @@ import { go } from '../ui/route';
 import { View } from '../view/View';
 import { ConsequenceSheet } from './ConsequenceSheet';
 import { Course } from './Course';
+import { useFirstSteps } from '../session/firstSteps';
 import { useFollowing } from '../session/following';
 import { useGestures, type Gestures } from '../session/gestures';
 import { KeysSheet } from './KeysSheet';
@@ -44,7 +45,7 @@ export function WorkScreen({ sceneId }: { sceneId: string }) {
     if (query.isError) {
         return <Waiting text={query.error.message} onAgain={() => void query.refetch()} />;
     }
-    return <Opened scene={query.data} gestures={gestures} />;
+    return <Opened key={query.data.id} scene={query.data} gestures={gestures} />;
 }
 
 function Waiting({ text, onAgain }: { text: string; onAgain?: () => void }) {
@@ -70,17 +71,19 @@ function Waiting({ text, onAgain }: { text: string; onAgain?: () => void }) {
 function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
     useKeys(scene, gestures);
     useFollowing(scene.id, gestures);
+    useFirstSteps(scene);
     useFilesIn((files) => void gestures.addPlates(files));
     const folded = useWork((state) => state.folded);
     useEffect(() => {
         document.title = `${scene.title} · Aumbrel`;
     }, [scene.title]);
     return (
-        <main className="flex h-full flex-col">
+        <main className="room flex h-full flex-col">
+            <h1 className="sr-only">{scene.title}</h1>
             <TopBar scene={scene} gestures={gestures} />
-            <div className="flex min-h-0 flex-1">
+            <div className="room-middle flex min-h-0 flex-1">
                 <Course />
-                <div className={folded ? 'hidden' : 'flex w-[272px] shrink-0 flex-col border-r border-well bg-panel'}>
+                <div className={folded ? 'hidden' : 'room-bench flex w-[272px] shrink-0 flex-col border-r border-well bg-panel'}>
                     <Region name="The compass">
                         <Compass scene={scene} gestures={gestures} />
                     </Region>
@@ -93,13 +96,17 @@ function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
                     <View scene={scene} gestures={gestures} />
                 </Region>
             </div>
-            <Region name="The tools">
-                <ToolRow scene={scene} gestures={gestures} />
-            </Region>
-            {!folded && (
-                <Region name="The desk">
-                    <Desk scene={scene} gestures={gestures} />
+            <div className="room-tools shrink-0">
+                <Region name="The tools">
+                    <ToolRow scene={scene} gestures={gestures} />
                 </Region>
+            </div>
+            {!folded && (
+                <div className="room-desk shrink-0">
+                    <Region name="The desk">
+                        <Desk scene={scene} gestures={gestures} />
+                    </Region>
+                </div>
             )}
             <ConsequenceSheet scene={scene} gestures={gestures} />
             <ExportSheet scene={scene} />
@@ -118,7 +125,7 @@ function TopBar({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
                 <ChevronLeft size={16} />
             </button>
             <Title key={scene.title} title={scene.title} onRename={(title) => void gestures.rename(title)} />
-            <div className="ml-4 flex gap-1">
+            <div className="ml-4 flex gap-1 max-[719px]:ml-1">
                 <IconButton label={scene.undo ? `Undo: ${scene.undo}` : 'Undo'} disabled={scene.undo === null} onPress={() => void gestures.undo()}>
                     <Undo2 size={15} />
                 </IconButton>
@@ -165,7 +172,7 @@ function Title({ title, onRename }: { title: string; onRename: (title: string) =
         <input
             aria-label="Title of the scene"
             maxLength={120}
-            className="w-[280px] rounded-sm bg-transparent px-1.5 py-0.5 font-medium hover:bg-well focus:bg-well"
+            className="w-[280px] min-w-[80px] shrink rounded-sm bg-transparent px-1.5 py-0.5 font-medium hover:bg-well focus:bg-well"
             value={text}
             onChange={(event) => setText(event.target.value)}
             onBlur={finish}

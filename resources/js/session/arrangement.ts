@@ -8,6 +8,8 @@ export type Arrangement = {
     folded: boolean;
     /** Whether the compass is open, as the hand has left it; null lets it open when something disagrees or a direction is worked on. */
     compassOpen: boolean | null;
+    /** Whether the picture is looked at on a dark surround instead of a grey one. */
+    darkSurround: boolean;
     /** Groups whose strips are folded away on the desk. */
     foldedGroups: string[];
     /** Parts of the bench as the hand has left them, open or folded, by kind and title. */
@@ -17,6 +19,8 @@ export type Arrangement = {
     pick: PickSettings;
     /** Whether single letters are keys. */
     letters: boolean;
+    /** The first steps that were done once. */
+    firstDone: string[];
 };
 
 const KEPT = 'aumbrel arrangement';
@@ -31,11 +35,13 @@ export const plain: Arrangement = {
     deskOpen: false,
     folded: false,
     compassOpen: null,
+    darkSurround: false,
     foldedGroups: [],
     sections: {},
     brush: { size: BRUSH_SHARE, hardness: 0, opacity: 100, flow: 100, letsIn: true, pressure: 'nothing', simulated: false, stretch: 1, dapples: 0 },
     pick: { tolerance: 12, reach: 'touching', patch: 7 },
     letters: true,
+    firstDone: [],
 };
 
 /** What of it is kept makes sense: of the same type as in a new browser, numbers finite. */
@@ -65,6 +71,7 @@ export function kept(): Arrangement {
     return {
         ...found,
         compassOpen: typeof compassOpen === 'boolean' ? compassOpen : null,
+        firstDone: found.firstDone.filter((step) => typeof step === 'string'),
         foldedGroups: found.foldedGroups.filter((group) => typeof group === 'string'),
         sections: Object.fromEntries(Object.entries(found.sections).filter(([, isOpen]) => typeof isOpen === 'boolean')),
         brush: read(found.brush, plain.brush),

@@ -39,6 +39,8 @@ export const looking = {
     /** The picture that is shown is that of a later revision too. */
     sameAs: (revision: number) => set({ shownRevision: revision }),
     step: (step: Step) => set({ step }),
+    /** Tells what a value does in light, or nothing any more. */
+    tell: (told: string | null) => set({ told }),
     /** These readings were said while the hand rested. */
     say: (said: string[]) => set({ said }),
 };
@@ -51,10 +53,14 @@ export const panels = {
     modes: (modesOpen: boolean) => set({ modesOpen }),
     compass: (compassOpen: boolean) => arrange({ compassOpen }),
     desk: (deskOpen: boolean) => arrange({ deskOpen }),
+    /** A dark surround for the picture, or the grey one. */
+    surround: (darkSurround: boolean) => arrange({ darkSurround }),
     /** Folds the strips of a group away on the desk, or shows them. */
     foldGroup: (group: string, away: boolean) => arrange({ foldedGroups: [...useWork.getState().foldedGroups.filter((other) => other !== group), ...(away ? [group] : [])] }),
     /** Opens or folds a part of the bench, for every strip of its kind. */
     section: (name: string, isOpen: boolean) => arrange({ sections: { ...useWork.getState().sections, [name]: isOpen } }),
+    /** First steps were done, or put away. */
+    firstDone: (keys: string[]) => arrange({ firstDone: [...new Set([...useWork.getState().firstDone, ...keys])] }),
     /** Whether single letters are keys. */
     letters: (letters: boolean) => arrange({ letters }),
     /** All room for the picture, or bench and desk too. */

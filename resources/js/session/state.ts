@@ -66,6 +66,8 @@ export type Work = Arrangement & {
     trail: Stroke[];
     /** What the core noticed in the last draft. */
     noticed: Partial<Noticed>;
+    /** What the value under the hand does in light. */
+    told: string | null;
     readingsOpen: boolean;
     /** Whether the hand has rested for a moment, so that something new may be said. */
     rested: boolean;
@@ -130,6 +132,7 @@ export const fresh: Work = {
     tint: null,
     trail: [],
     noticed: {},
+    told: null,
     readingsOpen: false,
     rested: true,
     said: [],

@@ -41,6 +41,7 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     const camera = useWork((state) => state.camera);
     const tool = useWork((state) => state.tool);
     const clean = useWork((state) => state.clean);
+    const dark = useWork((state) => state.darkSurround);
     const drawing = useWork((state) => state.drawing);
     const [spaceHeld, setSpaceHeld] = useState(false);
     const [over, setOver] = useState(false);
@@ -190,6 +191,7 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             { label: 'Zoom in here', keys: 'Z', run: () => work.stand(zoomedAt(lens, view, toViewPlace(lens, menuAt.at), 2)) },
             { label: 'Zoom out', keys: 'X', run: () => work.stand(zoomedAt(lens, view, toViewPlace(lens, menuAt.at), 0.5)) },
         ],
+        [{ label: dark ? 'Grey surround' : 'Dark surround', run: () => work.surround(!dark) }],
         [{ label: 'Bring in a picture…', run: () => void document.querySelector<HTMLInputElement>('[data-brings-plate]')?.click() }],
     ];
     function onMenu(event: { clientX: number; clientY: number }) {
@@ -209,7 +211,7 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             tabIndex={0}
             role="application"
             aria-label="View: the picture with the handles of the chosen strip; arrow keys nudge it"
-            className={`relative min-h-0 min-w-0 flex-1 touch-none overflow-hidden bg-surround select-none ${pans ? 'cursor-grab' : ''} ${over ? 'outline-2 -outline-offset-2 outline-warm' : ''}`}
+            className={`room-view relative min-h-0 min-w-0 flex-1 touch-none overflow-hidden select-none ${dark ? 'bg-[#121212]' : 'bg-surround'} ${pans ? 'cursor-grab' : ''} ${over ? 'outline-2 -outline-offset-2 outline-warm' : ''}`}
             onWheel={onWheel}
             onPointerDownCapture={onPan}
             onPointerUp={onPress}

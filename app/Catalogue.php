@@ -17,13 +17,13 @@ use Aumbrel\Core\Kind\Painted;
 use Aumbrel\Core\Kind\Shines;
 use Aumbrel\Core\Kind\Splits;
 use Aumbrel\Core\Kind\StripKind;
-use Aumbrel\Core\Kind\Words;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Stage\SceneSource;
 use Aumbrel\Core\Stage\Source;
 use Aumbrel\Core\Stroke\Pressure;
 use Aumbrel\Core\Value\Parameter;
 use Aumbrel\Core\Value\Unit;
+use Aumbrel\Core\Value\Words;
 
 /** What the interface must know of the core, written out as TypeScript; the core is where it is said. */
 final class Catalogue

@@ -125,11 +125,11 @@ it('says of every value what it does in light, and has no words for what is not 
     $names = [];
     foreach ([...Registry::kinds()->strips, ...Aumbrel\Core\Stage\SceneSource::KINDS, ...Registry::kinds()->masks] as $kind) {
         foreach ($kind::parameters() as $parameter) {
-            $says = $parameter->says !== '' ? $parameter->says : Aumbrel\Core\Kind\Words::of($kind::key(), $parameter->name);
+            $says = $parameter->says !== '' ? $parameter->says : Aumbrel\Core\Value\Words::of($kind::key(), $parameter->name);
             expect(mb_strlen($says))->toBeGreaterThan(12, "{$kind::key()} {$parameter->name}")->toBeLessThan(130, "{$kind::key()} {$parameter->name}");
             expect($says)->not->toEndWith('.');
             array_push($names, $parameter->name, "{$kind::key()} {$parameter->name}");
         }
     }
-    expect(array_values(array_diff(Aumbrel\Core\Kind\Words::known(), $names)))->toBe([]);
+    expect(array_values(array_diff(Aumbrel\Core\Value\Words::known(), $names)))->toBe([]);
 });

@@ -22,7 +22,7 @@ final readonly class Parameter
      * @param  mixed  $default  null when a scene must give it, or when it is optional
      * @param  array<string, list<string>>  $shownWhen  the choices of other parameters under which this one has a meaning
      * @param  string  $whenEmpty  what the bench says while there is no value
-     * @param  string  $says  what it does in light, where {@see \Aumbrel\Core\Kind\Words} does not say it
+     * @param  string  $says  what it does in light, where {@see Words} does not say it
      */
     public function __construct(
         public string $name,

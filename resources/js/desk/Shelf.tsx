@@ -59,7 +59,7 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
                     <Plus size={18} aria-hidden />
                 </Popover.Trigger>
                 <Popover.Portal>
-                    <Popover.Content side="top" align="end" sideOffset={8} className="z-40 grid max-h-[var(--radix-popover-content-available-height)] w-[560px] max-w-[96vw] grid-cols-2 max-[719px]:grid-cols-1 overflow-y-auto rounded-md border border-line bg-well p-1.5 shadow-xl">
+                    <Popover.Content aria-label="What can be added" side="top" align="end" sideOffset={8} className="z-40 grid max-h-[var(--radix-popover-content-available-height)] w-[560px] max-w-[96vw] grid-cols-2 max-[719px]:grid-cols-1 overflow-y-auto rounded-md border border-line bg-well p-1.5 shadow-xl">
                         {kinds.flatMap((kind) => [
                             <button key={kind.key} className="flex w-full items-start gap-2.5 rounded-sm px-2.5 py-1.5 text-left hover:bg-raised" onClick={() => add(kind)}>
                                 <span className="mt-0.5" style={{ color: accents[kind.family] }}>

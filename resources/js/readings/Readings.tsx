@@ -16,7 +16,7 @@ export function Readings({ scene, gestures }: { scene: Scene; gestures: Gestures
                 {readings.length === 0 ? 'No readings' : readings.length === 1 ? '1 reading' : `${readings.length} readings`}
             </Popover.Trigger>
             <Popover.Portal>
-                <Popover.Content side="top" align="end" sideOffset={8} className="z-40 flex max-h-[400px] w-[380px] max-w-[96vw] flex-col gap-2 overflow-y-auto rounded-md border border-line bg-well p-2 shadow-xl">
+                <Popover.Content aria-label="Readings" side="top" align="end" sideOffset={8} className="z-40 flex max-h-[400px] w-[380px] max-w-[96vw] flex-col gap-2 overflow-y-auto rounded-md border border-line bg-well p-2 shadow-xl">
                     {readings.length === 0 && <p className="px-1 text-quiet">Nothing is noticed. Readings come when plates or lights disagree, when a light does nothing or shows its border, or when a mask misses something.</p>}
                     {readings.map((reading) => (
                         <article key={reading.id} className="rounded-sm bg-panel px-3 py-2">

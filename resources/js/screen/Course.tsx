@@ -16,7 +16,7 @@ export function Course() {
                     onClick={() => work.step(name)}
                 >
                     {step === name && <span className="absolute top-3 bottom-3 left-0 w-[3px] rounded-r-full bg-warm" />}
-                    {next?.step === name && <span className="absolute top-2 right-2 h-2 w-2 rounded-full bg-warm" role="img" aria-label="What comes next belongs here" />}
+                    {next?.step === name && <span className="absolute top-2 right-2 h-2 w-2 rounded-full bg-warm" aria-hidden />}
                     <span className="rotate-180 [writing-mode:vertical-rl]">{name}</span>
                 </button>
             ))}

@@ -7,7 +7,7 @@ export type Item = { label: string; keys?: string; run: () => void; isOff?: bool
 /** What can be done with something, at the pointer: by a right click, a long press, or the menu key. A line of its own parts the groups. */
 export function Menu({ label, groups, onOpen, children }: { label: string; groups: Item[][]; onOpen?: (event: { clientX: number; clientY: number }) => void; children: ReactElement }) {
     return (
-        <ContextMenu.Root modal={false}>
+        <ContextMenu.Root>
             <ContextMenu.Trigger asChild onContextMenu={onOpen}>
                 {children}
             </ContextMenu.Trigger>

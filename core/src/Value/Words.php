@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Aumbrel\Core\Kind;
+namespace Aumbrel\Core\Value;
 
 /** What each value does in light, in one sentence: shown where pointer or focus rest on its control. */
 final class Words

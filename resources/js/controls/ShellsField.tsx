@@ -45,33 +45,33 @@ function ShellItem({ shell, words, last, shortSide, hand, onRemove }: { shell: S
     }
     return (
         <div className="relative">
-        <details className="rounded-sm border-l-2 border-warm/60 pl-2">
-            <summary className="flex cursor-default list-none items-center gap-2 pr-6">
-                <span className="w-[62px] shrink-0">{words}</span>
-                <span className="font-mono text-[12px] text-quiet">{shell.part === 'core' ? `−${shell.radius} px` : `${shell.radius} px`}</span>
-                <span className="ml-auto font-mono text-[12px] text-quiet">{shell.level > 0 ? '+' : ''}{shell.level} stops</span>
-            </summary>
-            <NumberField label={shell.part === 'core' ? 'Smaller by' : 'Radius'} value={shell.radius} unit="px" least={0} most={4000} step={0.5} shortSide={shortSide} hand={number('radius')} />
-            <NumberField label="Level" value={shell.level} unit="stops" signed least={levelRange.least} most={levelRange.most} step={0.1} rest={0} hand={number('level')} />
-            <NumberField label="Pale" value={shell.pale} unit="%" least={0} most={100} step={1} rest={0} hand={number('pale')} />
-            <ChoiceField label="Colour" value={coloured ?? ''} choices={COLOURS.map((choice) => ({ value: choice, label: choice }))} onSet={paint} />
-            {shell.colour && (
-                <Row label="Its colour">
-                    <input type="color" aria-label={`Colour of ${words.toLowerCase()}`} className="h-6 w-8 rounded-sm border border-line bg-well p-0.5" value={shell.colour.swatch ?? '#ffb46b'} onChange={(event) => hand('colour').nudge({ swatch: event.target.value })} />
-                </Row>
-            )}
-            {shell.ramp && <ColourRampField label="Ramp" stops={shell.ramp} hand={hand('ramp') as Hand<ColourStop[]>} />}
-            <ChoiceField label="Mode" value={shell.mode ?? ''} choices={[{ value: '', label: "the glow's" }, ...modes.map((mode) => ({ value: mode, label: mode }))]} onSet={(mode) => hand('mode').set(mode === '' ? undefined : mode)} />
-        </details>
-        <button
-            aria-label={`Take out ${words.toLowerCase()}`}
-            title={`Take out ${words.toLowerCase()}`}
-            className="absolute top-0 right-0 rounded-sm p-1 text-quiet hover:text-ink disabled:opacity-40"
-            disabled={last}
-            onClick={onRemove}
-        >
-            <X size={12} />
-        </button>
+            <details className="rounded-sm border-l-2 border-warm/60 pl-2">
+                <summary className="flex cursor-default list-none items-center gap-2 pr-6">
+                    <span className="w-[62px] shrink-0">{words}</span>
+                    <span className="font-mono text-[12px] text-quiet">{shell.part === 'core' ? `−${shell.radius} px` : `${shell.radius} px`}</span>
+                    <span className="ml-auto font-mono text-[12px] text-quiet">{shell.level > 0 ? '+' : ''}{shell.level} stops</span>
+                </summary>
+                <NumberField label={shell.part === 'core' ? 'Smaller by' : 'Radius'} value={shell.radius} unit="px" least={0} most={4000} step={0.5} shortSide={shortSide} hand={number('radius')} />
+                <NumberField label="Level" value={shell.level} unit="stops" signed least={levelRange.least} most={levelRange.most} step={0.1} rest={0} hand={number('level')} />
+                <NumberField label="Pale" value={shell.pale} unit="%" least={0} most={100} step={1} rest={0} hand={number('pale')} />
+                <ChoiceField label="Colour" value={coloured ?? ''} choices={COLOURS.map((choice) => ({ value: choice, label: choice }))} onSet={paint} />
+                {shell.colour && (
+                    <Row label="Its colour">
+                        <input type="color" aria-label={`Colour of ${words.toLowerCase()}`} className="h-6 w-8 rounded-sm border border-line bg-well p-0.5" value={shell.colour.swatch ?? '#ffb46b'} onChange={(event) => hand('colour').nudge({ swatch: event.target.value })} />
+                    </Row>
+                )}
+                {shell.ramp && <ColourRampField label="Ramp" stops={shell.ramp} hand={hand('ramp') as Hand<ColourStop[]>} />}
+                <ChoiceField label="Mode" value={shell.mode ?? ''} choices={[{ value: '', label: "the glow's" }, ...modes.map((mode) => ({ value: mode, label: mode }))]} onSet={(mode) => hand('mode').set(mode === '' ? undefined : mode)} />
+            </details>
+            <button
+                aria-label={`Take out ${words.toLowerCase()}`}
+                title={`Take out ${words.toLowerCase()}`}
+                className="absolute top-0 right-0 rounded-sm p-1 text-quiet hover:text-ink disabled:opacity-40"
+                disabled={last}
+                onClick={onRemove}
+            >
+                <X size={12} />
+            </button>
         </div>
     );
 }

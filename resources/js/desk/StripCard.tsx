@@ -159,76 +159,76 @@ export const StripCard = memo(function StripCard({ strip, picture, folded, isTab
 
     return (
         <Menu label={`Menu of ${strip.name}`} groups={menu} onOpen={() => work.choose(strip.id)}>
-        <div
-            ref={card}
-            tabIndex={isTabbed ? 0 : -1}
-            role="group"
-            aria-current={isChosen}
-            aria-label={`${strip.name}, ${strip.mode}, ${figure(value, scale.fine, light)} ${scale.unit}${strip.muted ? ', muted' : ''}`}
-            data-strip={strip.id}
-            className={`relative flex shrink-0 flex-col rounded-md border px-2 ${open ? 'h-[184px] w-[112px] pt-1.5 pb-2' : 'h-[96px] w-[128px] pt-1 pb-1'} ${isChosen ? 'border-ink bg-raised' : isAlso ? 'border-quiet border-dashed bg-raised' : 'border-transparent bg-panel'} ${strip.muted ? 'opacity-60' : ''}`}
-            style={{ boxShadow: `inset 0 -3px 0 ${accent}` }}
-            onPointerDown={(event) => {
-                if (event.shiftKey && !isChosen) {
-                    // another one beside the chosen one; it keeps the focus where it is
-                    event.preventDefault();
-                    work.toggleAlso(strip.id);
-                } else {
-                    work.choose(strip.id);
-                }
-            }}
-            onKeyDown={onKeyDown}
-        >
-            <div className={`flex items-center gap-1 ${open ? 'h-[30px]' : 'h-[19px] pr-9'}`}>
-                {strip.locked && <Lock size={11} className="shrink-0 text-quiet" role="img" aria-label="Locked" />}
-                {noticed && <span className="h-2 w-2 shrink-0 rounded-full bg-alarm" role="img" aria-label="A reading concerns this strip" />}
-                {renaming ? (
-                    <NameField
-                        name={strip.name}
-                        onDone={(name) => {
-                            setRenaming(false);
-                            card.current?.focus();
-                            if (name && name !== strip.name) {
-                                void gestures.change(strip.id, { name }, 'Rename');
-                            }
-                        }}
-                    />
+            <div
+                ref={card}
+                tabIndex={isTabbed ? 0 : -1}
+                role="group"
+                aria-current={isChosen}
+                aria-label={`${strip.name}, ${strip.mode}, ${figure(value, scale.fine, light)} ${scale.unit}${strip.muted ? ', muted' : ''}`}
+                data-strip={strip.id}
+                className={`relative flex shrink-0 flex-col rounded-md border px-2 ${open ? 'h-[184px] w-[112px] pt-1.5 pb-2' : 'h-[96px] w-[128px] pt-1 pb-1'} ${isChosen ? 'border-ink bg-raised' : isAlso ? 'border-quiet border-dashed bg-raised' : 'border-transparent bg-panel'} ${strip.muted ? 'opacity-60' : ''}`}
+                style={{ boxShadow: `inset 0 -3px 0 ${accent}` }}
+                onPointerDown={(event) => {
+                    if (event.shiftKey && !isChosen) {
+                        // another one beside the chosen one; it keeps the focus where it is
+                        event.preventDefault();
+                        work.toggleAlso(strip.id);
+                    } else {
+                        work.choose(strip.id);
+                    }
+                }}
+                onKeyDown={onKeyDown}
+            >
+                <div className={`flex items-center gap-1 ${open ? 'h-[30px]' : 'h-[19px] pr-9'}`}>
+                    {strip.locked && <Lock size={11} className="shrink-0 text-quiet" role="img" aria-label="Locked" />}
+                    {noticed && <span className="h-2 w-2 shrink-0 rounded-full bg-alarm" role="img" aria-label="A reading concerns this strip" />}
+                    {renaming ? (
+                        <NameField
+                            name={strip.name}
+                            onDone={(name) => {
+                                setRenaming(false);
+                                card.current?.focus();
+                                if (name && name !== strip.name) {
+                                    void gestures.change(strip.id, { name }, 'Rename');
+                                }
+                            }}
+                        />
+                    ) : (
+                        <span className={`font-medium text-ink ${open ? 'line-clamp-2 leading-[1.15] [overflow-wrap:anywhere]' : 'truncate'}`} title={strip.name} onDoubleClick={() => setRenaming(true)}>
+                            {strip.name}
+                        </span>
+                    )}
+                </div>
+                {open ? (
+                    <>
+                        <div className="mt-0.5 flex items-start justify-between">
+                            <div className="flex flex-col gap-1.5 pt-1.5">
+                                <Contribution picture={picture} size="h-[62px] w-[60px]">{folding}</Contribution>
+                                <Marks strip={strip} accent={accent} />
+                            </div>
+                            {fader}
+                        </div>
+                        <div className="mt-auto">{number}</div>
+                        <div className="mt-1 flex items-center gap-[3px]">
+                            {switches}
+                            <span className="ml-auto truncate text-[11.5px] tracking-tight text-quiet" title={mixed}>
+                                {strip.mode}
+                            </span>
+                        </div>
+                    </>
                 ) : (
-                    <span className={`font-medium text-ink ${open ? 'line-clamp-2 leading-[1.15] [overflow-wrap:anywhere]' : 'truncate'}`} title={strip.name} onDoubleClick={() => setRenaming(true)}>
-                        {strip.name}
-                    </span>
+                    <>
+                        <div className="mt-1 flex gap-1.5">
+                            <Contribution picture={picture} size="h-[40px] w-[54px]">{folding}</Contribution>
+                            <div className="flex flex-col justify-between">{switches}</div>
+                        </div>
+                        <div className="mt-1" title={mixed}>
+                            {number}
+                        </div>
+                        <div className="absolute top-0.5 right-1">{fader}</div>
+                    </>
                 )}
             </div>
-            {open ? (
-                <>
-                    <div className="mt-0.5 flex items-start justify-between">
-                        <div className="flex flex-col gap-1.5 pt-1.5">
-                            <Contribution picture={picture} size="h-[62px] w-[60px]">{folding}</Contribution>
-                            <Marks strip={strip} accent={accent} />
-                        </div>
-                        {fader}
-                    </div>
-                    <div className="mt-auto">{number}</div>
-                    <div className="mt-1 flex items-center gap-[3px]">
-                        {switches}
-                        <span className="ml-auto truncate text-[11.5px] tracking-tight text-quiet" title={mixed}>
-                            {strip.mode}
-                        </span>
-                    </div>
-                </>
-            ) : (
-                <>
-                    <div className="mt-1 flex gap-1.5">
-                        <Contribution picture={picture} size="h-[40px] w-[54px]">{folding}</Contribution>
-                        <div className="flex flex-col justify-between">{switches}</div>
-                    </div>
-                    <div className="mt-1" title={mixed}>
-                        {number}
-                    </div>
-                    <div className="absolute top-0.5 right-1">{fader}</div>
-                </>
-            )}
-        </div>
         </Menu>
     );
 });

@@ -205,48 +205,48 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
 
     return (
         <Menu label="Menu of the view" groups={menu} onOpen={onMenu}>
-        <div
-            ref={box}
-            data-view
-            tabIndex={0}
-            role="application"
-            aria-label="View: the picture with the handles of the chosen strip; arrow keys nudge it"
-            className={`room-view relative min-h-0 min-w-0 flex-1 touch-none overflow-hidden select-none ${dark ? 'bg-[#121212]' : 'bg-surround'} ${pans ? 'cursor-grab' : ''} ${over ? 'outline-2 -outline-offset-2 outline-warm' : ''}`}
-            onWheel={onWheel}
-            onPointerDownCapture={onPan}
-            onPointerUp={onPress}
-            onPointerEnter={() => (hovered.current = true)}
-            onPointerLeave={() => {
-                hovered.current = false;
-                setSpaceHeld(false);
-            }}
-            onKeyDown={onKeyDown}
-            onDragOver={(event) => {
-                event.preventDefault();
-                setOver(true);
-            }}
-            onDragLeave={() => setOver(false)}
-            onDrop={onDrop}
-        >
-            {shown === null && <Kept scene={scene} lens={lens} />}
-            <canvas ref={canvas} className="absolute inset-0 h-full w-full" data-testid="picture" />
-            {!clean && (tool === 'move' || tool === 'pan') && drawing === null && <Handles scene={scene} lens={lens} view={view} gestures={gestures} passive={pans} />}
-            {!clean && !pans && <ToolLayer scene={scene} lens={lens} view={view} gestures={gestures} />}
-            <Seen factor={shown?.head.factors?.[0] ?? 1} clipped={shown?.head.clipped ?? 0} />
-            {(isLate || progress !== null) && problem === null && (
-                <p role="status" className="pointer-events-none absolute bottom-2 left-2 rounded-sm bg-well/80 px-2 text-quiet">
-                    Rendering{progress === null ? '…' : `, ${Math.floor(progress * 100)} %`}
-                </p>
-            )}
-            {problem && (
-                <div role="alert" className="absolute inset-x-0 top-4 mx-auto flex w-fit max-w-[80%] items-center gap-3 rounded-md border border-line bg-well px-4 py-2">
-                    <span className="text-alarm">{problem.words}</span>
-                    <button className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={again}>
-                        Render again
-                    </button>
-                </div>
-            )}
-        </div>
+            <div
+                ref={box}
+                data-view
+                tabIndex={0}
+                role="application"
+                aria-label="View: the picture with the handles of the chosen strip; arrow keys nudge it"
+                className={`room-view relative min-h-0 min-w-0 flex-1 touch-none overflow-hidden select-none ${dark ? 'bg-[#121212]' : 'bg-surround'} ${pans ? 'cursor-grab' : ''} ${over ? 'outline-2 -outline-offset-2 outline-warm' : ''}`}
+                onWheel={onWheel}
+                onPointerDownCapture={onPan}
+                onPointerUp={onPress}
+                onPointerEnter={() => (hovered.current = true)}
+                onPointerLeave={() => {
+                    hovered.current = false;
+                    setSpaceHeld(false);
+                }}
+                onKeyDown={onKeyDown}
+                onDragOver={(event) => {
+                    event.preventDefault();
+                    setOver(true);
+                }}
+                onDragLeave={() => setOver(false)}
+                onDrop={onDrop}
+            >
+                {shown === null && <Kept scene={scene} lens={lens} />}
+                <canvas ref={canvas} className="absolute inset-0 h-full w-full" data-testid="picture" />
+                {!clean && (tool === 'move' || tool === 'pan') && drawing === null && <Handles scene={scene} lens={lens} view={view} gestures={gestures} passive={pans} />}
+                {!clean && !pans && <ToolLayer scene={scene} lens={lens} view={view} gestures={gestures} />}
+                <Seen factor={shown?.head.factors?.[0] ?? 1} clipped={shown?.head.clipped ?? 0} />
+                {(isLate || progress !== null) && problem === null && (
+                    <p role="status" className="pointer-events-none absolute bottom-2 left-2 rounded-sm bg-well/80 px-2 text-quiet">
+                        Rendering{progress === null ? '…' : `, ${Math.floor(progress * 100)} %`}
+                    </p>
+                )}
+                {problem && (
+                    <div role="alert" className="absolute inset-x-0 top-4 mx-auto flex w-fit max-w-[80%] items-center gap-3 rounded-md border border-line bg-well px-4 py-2">
+                        <span className="text-alarm">{problem.words}</span>
+                        <button className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={again}>
+                            Render again
+                        </button>
+                    </div>
+                )}
+            </div>
         </Menu>
     );
 }

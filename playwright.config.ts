@@ -6,8 +6,7 @@ export default defineConfig({
     testDir: 'tests/browser',
     timeout: 180_000,
     expect: { timeout: 15_000 },
-    // what a scene costs is mostly waiting for its pictures; what counts time or scenes says so itself
-    workers: 2,
+    workers: 1,
     reporter: [['list']],
     use: {
         baseURL: `http://127.0.0.1:${port}`,

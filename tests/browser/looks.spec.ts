@@ -7,7 +7,7 @@ const ground = pngOf(320, 200, (x, y) => [70 + x / 8, 80, 90 + y / 8]);
 
 /** What a checker of accessibility finds (axe-core: WCAG 2.2 A and AA, and best practices), in words. */
 async function found(page: Page, within?: string): Promise<string[]> {
-    const checker = new AxeBuilder({ page });
+    const checker = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
     const { violations } = await (within === undefined ? checker : checker.include(within)).analyze();
     return violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`);
 }

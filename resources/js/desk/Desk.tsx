@@ -52,7 +52,7 @@ export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     // one stop for the tab key: the chosen strip, else the first
     const tabbed = strips.some((strip) => strip.id === chosen) ? chosen : strips[0]?.id;
     return (
-        <section aria-label="Desk" className={`relative flex shrink-0 items-start gap-2 bg-bar px-3 pt-1.5 ${open ? 'h-[206px]' : 'h-[110px]'}`}>
+        <section aria-label="Desk" className={`relative flex shrink-0 items-start gap-2 bg-bar px-3 pt-1.5 ${open ? 'h-[214px]' : 'h-[110px]'}`}>
             <Edge open={open} />
             <div ref={list} role="group" aria-label="Strips, back to front" className="flex h-full min-w-0 items-start gap-1.5 overflow-x-auto [scrollbar-width:none]" {...carrying}>
                 {shown.map((one, at) => (

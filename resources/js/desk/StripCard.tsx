@@ -111,7 +111,7 @@ export const StripCard = memo(function StripCard({ strip, picture, folded, isTab
     const fader = (
         <Fader
             label={strip.name}
-            travel={open ? 96 : 78}
+            travel={open ? 92 : 78}
             value={value}
             scale={scale}
             accent={accent}
@@ -166,7 +166,7 @@ export const StripCard = memo(function StripCard({ strip, picture, folded, isTab
                 aria-current={isChosen}
                 aria-label={`${strip.name}, ${strip.mode}, ${figure(value, scale.fine, light)} ${scale.unit}${strip.muted ? ', muted' : ''}`}
                 data-strip={strip.id}
-                className={`relative flex shrink-0 flex-col rounded-md border px-2 ${open ? 'h-[184px] w-[112px] pt-1.5 pb-2' : 'h-[96px] w-[128px] pt-1 pb-1'} ${isChosen ? 'border-ink bg-raised' : isAlso ? 'border-quiet border-dashed bg-raised' : 'border-transparent bg-panel'} ${strip.muted ? 'opacity-60' : ''}`}
+                className={`relative flex shrink-0 flex-col rounded-md border px-2 ${open ? 'h-[192px] w-[112px] pt-1.5 pb-2' : 'h-[96px] w-[128px] pt-1 pb-1'} ${isChosen ? 'border-ink bg-raised' : isAlso ? 'border-quiet border-dashed bg-raised' : 'border-transparent bg-panel'} ${strip.muted ? 'opacity-60' : ''}`}
                 style={{ boxShadow: `inset 0 -3px 0 ${accent}` }}
                 onPointerDown={(event) => {
                     if (event.shiftKey && !isChosen) {
@@ -179,7 +179,7 @@ export const StripCard = memo(function StripCard({ strip, picture, folded, isTab
                 }}
                 onKeyDown={onKeyDown}
             >
-                <div className={`flex items-center gap-1 ${open ? 'h-[30px]' : 'h-[19px] pr-9'}`}>
+                <div className={`flex items-center gap-1 ${open ? 'h-[30px] shrink-0' : 'h-[19px] pr-9'}`}>
                     {strip.locked && <Lock size={11} className="shrink-0 text-quiet" role="img" aria-label="Locked" />}
                     {noticed && <span className="h-2 w-2 shrink-0 rounded-full bg-alarm" role="img" aria-label="A reading concerns this strip" />}
                     {renaming ? (

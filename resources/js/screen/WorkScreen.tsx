@@ -172,7 +172,7 @@ function Title({ title, onRename }: { title: string; onRename: (title: string) =
         <input
             aria-label="Title of the scene"
             maxLength={120}
-            className="w-[280px] min-w-[80px] shrink rounded-sm bg-transparent px-1.5 py-0.5 font-medium hover:bg-well focus:bg-well"
+            className="w-[280px] min-w-0 shrink rounded-sm bg-transparent px-1.5 py-0.5 font-medium hover:bg-well focus:bg-well"
             value={text}
             onChange={(event) => setText(event.target.value)}
             onBlur={finish}

@@ -28,13 +28,13 @@ it('drains toward luma, lowers white and raises black', function (): void {
     $grey = (new BaseTone(drained: 1))->of([0.8, 0.4, 0.2]);
     expect($grey)->toEqualWithDelta(array_fill(0, 3, 0.2126 * 0.8 + 0.7152 * 0.4 + 0.0722 * 0.2), 1e-9)
         ->and((new BaseTone(drained: 0.4))->of([0.8, 0.4, 0.2])[0])->toEqualWithDelta(0.8 + 0.4 * ($grey[0] - 0.8), 1e-9)
-        ->and((new BaseTone(whiteOutput: 0.5))->of([1, 0.5, 0]))->toEqualWithDelta([0.5, 0.25, 0], 1e-9)
-        ->and((new BaseTone(blackInput: 0.2))->of([0.2, 0.1, 1.0]))->toEqualWithDelta([0, 0, 1], 1e-9);
+        ->and((new BaseTone(whitesHeldAt: 0.5))->of([1, 0.5, 0]))->toEqualWithDelta([0.5, 0.25, 0], 1e-9)
+        ->and((new BaseTone(blacksStartAt: 0.2))->of([0.2, 0.1, 1.0]))->toEqualWithDelta([0, 0, 1], 1e-9);
 });
 
 it('renders a base over everything below, and of one plate, by the same formula', function (array $values): void {
     $picture = new Flat(8, 4, fn (int $x, int $y): array => [31 * $x + 5, 255 - 28 * $x, 60 * $y + 10]);
-    $tone = new BaseTone($values['exposure'] ?? 0, ($values['drained'] ?? 0) / 100, ($values['whiteOutput'] ?? 100) / 100, ($values['blackInput'] ?? 0) / 100);
+    $tone = new BaseTone($values['exposure'] ?? 0, ($values['drained'] ?? 0) / 100, ($values['whitesHeldAt'] ?? 100) / 100, ($values['blacksStartAt'] ?? 0) / 100);
     $plain = Rendering::plate('p');
     $below = Rendering::picture(['p' => $picture], 8, 4, [$plain, ['kind' => 'base', 'amount' => 60, 'values' => $values]]);
     $own = Rendering::picture(['p' => $picture], 8, 4, [Rendering::plate('p', ['values' => $values])]);
@@ -50,7 +50,7 @@ it('renders a base over everything below, and of one plate, by the same formula'
     }
 })->with([
     'under' => [['exposure' => -2]], 'over' => [['exposure' => 2]], 'night' => [['exposure' => -2, 'drained' => 40]],
-    'all of it' => [['exposure' => 0.5, 'drained' => 25, 'whiteOutput' => 70, 'blackInput' => 10]],
+    'all of it' => [['exposure' => 0.5, 'drained' => 25, 'whitesHeldAt' => 70, 'blacksStartAt' => 10]],
 ]);
 
 it('leaves what is transparent transparent', function (): void {

@@ -133,3 +133,9 @@ it('says of every value what it does in light, and has no words for what is not 
     }
     expect(array_values(array_diff(Aumbrel\Core\Value\Words::known(), $names)))->toBe([]);
 });
+
+it('understands values under their former names, and writes the present ones', function (): void {
+    $read = static fn (array $raw): array => array_filter(Values::read(Aumbrel\Core\Grade\BaseTone::parameters(), $raw, 'values')->toArray(), static fn (string $name): bool => in_array($name, ['whitesHeldAt', 'blacksStartAt', 'whiteOutput', 'blackInput'], true), ARRAY_FILTER_USE_KEY);
+    expect($read(['whiteOutput' => 70, 'blackInput' => 12]))->toEqual(['whitesHeldAt' => 70.0, 'blacksStartAt' => 12.0])
+        ->and($read(['whiteOutput' => 70, 'whitesHeldAt' => 80]))->toEqual(['whitesHeldAt' => 80.0, 'blacksStartAt' => 0.0]);
+});

@@ -73,7 +73,7 @@ final class HeldScenes
             'stops' => [['offset' => 0, 'value' => 1, 'midpoint' => 0.3], ['offset' => 0.5, 'value' => 0.4, 'midpoint' => 0.5], ['offset' => 0.5, 'value' => 0.2, 'midpoint' => 0.7], ['offset' => 1, 'value' => 0, 'midpoint' => 0.5]]]];
         $away = ['id' => 'a', 'kind' => 'outline', 'join' => 'take away', 'values' => ['feather' => 2.5, 'grow' => 1.5, 'path' => [['at' => [30, 5]], ['at' => [60, 20]], ['at' => [34, 44]]]]];
         $stack = [$ground, $figure, self::spot(['confinedTo' => 'figure', 'mode' => 'illuminate', 'level' => 1.5]), self::spot([]), self::spot(['mode' => 'screen', 'level' => -1, 'masks' => [$radial]]),
-            ['kind' => 'base', 'amount' => 70, 'values' => ['exposure' => -1, 'drained' => 40, 'blackInput' => 5, 'whiteOutput' => 90], 'masks' => [$linear]]];
+            ['kind' => 'base', 'amount' => 70, 'values' => ['exposure' => -1, 'drained' => 40, 'blacksStartAt' => 5, 'whitesHeldAt' => 90], 'masks' => [$linear]]];
         $group = ['id' => 'group', 'kind' => 'group', 'amount' => 65, 'masks' => [$linear], 'strips' => [self::spot(['id' => 'in', 'mode' => 'illuminate', 'level' => 2]), ['id' => 'fill', 'kind' => 'fill', 'amount' => 40]]];
 
         return [
@@ -86,7 +86,7 @@ final class HeldScenes
             'edge with hair' => [$cut([$outline], ['hairBand' => 6]), []],
             'a figure in front of another, turned and mirrored' => [[$ground, Rendering::plate('deep', ['values' => ['place' => [50, 10], 'pivot' => [10, 5], 'turn' => 23, 'mirrored' => true, 'scale' => 0.8]]), $figure], []],
             'in perspective' => [[$ground, Rendering::plate('figure', ['values' => ['fit' => [[2, 3], [38, 0], [33, 40], [6, 36]], 'place' => [10, 4]]])], []],
-            'exposed' => [[Rendering::plate('ground', ['values' => ['exposure' => 1.3, 'drained' => 30]]), Rendering::plate('figure', ['values' => ['exposure' => -1, 'whiteOutput' => 80, 'blackInput' => 6, 'place' => [12, 2]]])], []],
+            'exposed' => [[Rendering::plate('ground', ['values' => ['exposure' => 1.3, 'drained' => 30]]), Rendering::plate('figure', ['values' => ['exposure' => -1, 'whitesHeldAt' => 80, 'blacksStartAt' => 6, 'place' => [12, 2]]])], []],
             'masks joined' => [[$ground, self::spot(['mode' => 'airlight', 'level' => 1, 'masks' => [$strokes, $radial, $away]])], []],
             'taken away first' => [[$ground, ['kind' => 'fill', 'mode' => 'normal', 'values' => ['colour' => '#ff8800'], 'masks' => [$away, $linear]]], []],
             'soft, inverse square' => [[$ground, self::spot(['values' => ['softness' => 6, 'reachLaw' => 'inverse square', 'reach' => 60]]), self::spot(['mode' => 'screen', 'values' => ['reachLaw' => 'inverse square', 'size' => 8]])], []],

@@ -58,8 +58,8 @@ test('the low desk shows fader, name, number, solo and mute; its edge opens it, 
     });
     expect(Number(await fader.getAttribute('aria-valuenow'))).toBeCloseTo(-2, 0);
     // pulled up, let down by a press, by keys
-    const grip = (await edge.boundingBox())!;
-    await page.mouse.move(grip.x + grip.width / 2, grip.y + 8);
+    const grip = (await page.getByTestId('edge').boundingBox())!;
+    await page.mouse.move(grip.x + grip.width / 2, grip.y + 3);
     await page.mouse.down();
     await page.mouse.move(grip.x + grip.width / 2, grip.y - 30, { steps: 3 });
     await page.mouse.up();
@@ -68,7 +68,7 @@ test('the low desk shows fader, name, number, solo and mute; its edge opens it, 
     await page.reload();
     await settled(page);
     await expect(edge).toHaveAttribute('aria-expanded', 'true');
-    await edge.click({ position: { x: 40, y: 8 } });
+    await page.getByTestId('edge').click({ position: { x: 40, y: 3 } });
     await expect(edge).toHaveAttribute('aria-expanded', 'false');
     await edge.press('ArrowUp');
     await expect(edge).toHaveAttribute('aria-expanded', 'true');

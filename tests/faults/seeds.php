@@ -33,7 +33,7 @@ return [
     ['core/src/Geometry/Placement.php', '/ $this->scale * ($this->mirrored ? -1 : 1);
         $y', '/ $this->scale;
         $y', ['core/tests/PlateTest.php', 'core/tests/ReadingTest.php', 'core/tests/BearingTest.php']],
-    ['core/src/Grade/BaseTone.php', '(1 - $this->blackInput))) * 2 **', '(1 + $this->blackInput))) * 2 **', ['core/tests/BaseTest.php']],
+    ['core/src/Grade/BaseTone.php', '(1 - $this->blacksStartAt))) * 2 **', '(1 + $this->blacksStartAt))) * 2 **', ['core/tests/BaseTest.php']],
     ['core/src/Geometry/Window.php', '$this->y + ($this->firstRow + $row + 0.5) / $this->scale', '$this->y + ($row + 0.5) / $this->scale', ['core/tests/StackTest.php', 'core/tests/PlateTest.php', 'core/tests/RasterTest.php', 'tests/Feature/PoolTest.php']],
     ['core/src/Render/KernelStep.php', '+ 1e-6) + 1)', '- 1))', ['core/tests/StackTest.php', 'core/tests/LightTest.php', 'core/tests/ExtentTest.php']],
     ['core/src/Stage/Lamp.php', '($this->at->x - $from->middle->x) * $scale', '($this->at->x - $from->middle->x)', ['core/tests/SourceTest.php']],

@@ -14,17 +14,17 @@ use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
 
 /**
- * The base exposure, in this order: tones up to the black input become black (`(v - b) / (1 - b)`, encoded), exposure in
- * stops on linear light, colour drained toward the luma of encoded values, white lowered to the white output (encoded).
+ * The base exposure, in this order: tones up to where blacks start become black (`(v - b) / (1 - b)`, encoded), exposure in
+ * stops on linear light, colour drained toward the luma of encoded values, white lowered to where whites are held (encoded).
  */
 final readonly class BaseTone implements Grade
 {
     /**
      * @param  float  $drained  0..1
-     * @param  float  $whiteOutput  0..1
-     * @param  float  $blackInput  0..0.95
+     * @param  float  $whitesHeldAt  0..1
+     * @param  float  $blacksStartAt  0..0.95
      */
-    public function __construct(public float $stops = 0.0, public float $drained = 0.0, public float $whiteOutput = 1.0, public float $blackInput = 0.0)
+    public function __construct(public float $stops = 0.0, public float $drained = 0.0, public float $whitesHeldAt = 1.0, public float $blacksStartAt = 0.0)
     {
     }
 
@@ -34,14 +34,14 @@ final readonly class BaseTone implements Grade
         return [
             NumberValue::named('exposure', 'Exposure', 'base', Unit::Stops, -6, 6, 0, 0.1),
             NumberValue::named('drained', 'Drained colour', 'base', Unit::Percent, 0, 100, 0),
-            NumberValue::named('whiteOutput', 'Whites held at', 'base', Unit::Percent, 0, 100, 100),
-            NumberValue::named('blackInput', 'Blacks start at', 'base', Unit::Percent, 0, 95, 0),
+            NumberValue::named('whitesHeldAt', 'Whites held at', 'base', Unit::Percent, 0, 100, 100)->formerly('whiteOutput'),
+            NumberValue::named('blacksStartAt', 'Blacks start at', 'base', Unit::Percent, 0, 95, 0)->formerly('blackInput'),
         ];
     }
 
     public static function from(Values $values): self
     {
-        return new self($values->number('exposure'), $values->number('drained') / 100, $values->number('whiteOutput') / 100, $values->number('blackInput') / 100);
+        return new self($values->number('exposure'), $values->number('drained') / 100, $values->number('whitesHeldAt') / 100, $values->number('blacksStartAt') / 100);
     }
 
     public function isNone(): bool
@@ -61,10 +61,10 @@ final readonly class BaseTone implements Grade
      */
     public function of(array $colour): array
     {
-        $out = array_map(fn (float $value): float => Srgb::encode(Srgb::decode(max(0.0, ($value - $this->blackInput) / (1 - $this->blackInput))) * 2 ** $this->stops), $colour);
+        $out = array_map(fn (float $value): float => Srgb::encode(Srgb::decode(max(0.0, ($value - $this->blacksStartAt) / (1 - $this->blacksStartAt))) * 2 ** $this->stops), $colour);
         $luma = Luma::of(...$out);
 
-        return array_map(fn (float $value): float => ($value + $this->drained * ($luma - $value)) * $this->whiteOutput, $out);
+        return array_map(fn (float $value): float => ($value + $this->drained * ($luma - $value)) * $this->whitesHeldAt, $out);
     }
 
     /**
@@ -74,9 +74,9 @@ final readonly class BaseTone implements Grade
      */
     public function write(KernelWriter $kernel, array $colour): void
     {
-        if ($this->blackInput > 0) {
-            $black = $kernel->number($this->blackInput);
-            $rest = $kernel->number(1 / (1 - $this->blackInput));
+        if ($this->blacksStartAt > 0) {
+            $black = $kernel->number($this->blacksStartAt);
+            $rest = $kernel->number(1 / (1 - $this->blacksStartAt));
             foreach ($colour as $channel) {
                 $kernel->line("{$channel} = ({$channel} - {$black}) * {$rest}; if ({$channel} < 0.0) { {$channel} = 0.0; }");
             }
@@ -97,8 +97,8 @@ final readonly class BaseTone implements Grade
                 $kernel->line("{$channel} += {$drained} * ({$luma} - {$channel});");
             }
         }
-        if ($this->whiteOutput < 1) {
-            $white = $kernel->number($this->whiteOutput);
+        if ($this->whitesHeldAt < 1) {
+            $white = $kernel->number($this->whitesHeldAt);
             foreach ($colour as $channel) {
                 $kernel->line("{$channel} *= {$white};");
             }

@@ -22,6 +22,7 @@ final readonly class Parameter
      * @param  mixed  $default  null when a scene must give it, or when it is optional
      * @param  array<string, list<string>>  $shownWhen  the choices of other parameters under which this one has a meaning
      * @param  string  $whenEmpty  what the bench says while there is no value
+     * @param  string|null  $former  what files called it before
      * @param  string  $says  what it does in light, where {@see Words} does not say it
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class Parameter
         public string $whenEmpty = '',
         public array $shownWhen = [],
         public string $says = '',
+        public ?string $former = null,
     ) {
     }
 
@@ -46,13 +48,19 @@ final readonly class Parameter
     /** @param  list<string>  $choices */
     public function shownWhen(string $other, array $choices): self
     {
-        return new self($this->name, $this->label, $this->section, $this->type, $this->default, $this->optional, $this->whenEmpty, [...$this->shownWhen, $other => $choices], $this->says);
+        return new self($this->name, $this->label, $this->section, $this->type, $this->default, $this->optional, $this->whenEmpty, [...$this->shownWhen, $other => $choices], $this->says, $this->former);
     }
 
     /** What it does in light, in one sentence. */
     public function says(string $words): self
     {
-        return new self($this->name, $this->label, $this->section, $this->type, $this->default, $this->optional, $this->whenEmpty, $this->shownWhen, $words);
+        return new self($this->name, $this->label, $this->section, $this->type, $this->default, $this->optional, $this->whenEmpty, $this->shownWhen, $words, $this->former);
+    }
+
+    /** What files called it before: that is understood still. */
+    public function formerly(string $name): self
+    {
+        return new self($this->name, $this->label, $this->section, $this->type, $this->default, $this->optional, $this->whenEmpty, $this->shownWhen, $this->says, $name);
     }
 
     /** That it has a meaning only while a switch is on. */

@@ -32,6 +32,10 @@ final readonly class Values
         }
         $values = [];
         foreach ($parameters as $parameter) {
+            if ($parameter->former !== null) {
+                $raw += array_key_exists($parameter->former, $raw) ? [$parameter->name => $raw[$parameter->former]] : [];
+                unset($raw[$parameter->former]);
+            }
             if (array_key_exists($parameter->name, $raw)) {
                 $values[$parameter->name] = $parameter->read($raw[$parameter->name], "{$field}.{$parameter->name}");
             } elseif ($parameter->isRequired()) {

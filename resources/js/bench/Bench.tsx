@@ -119,7 +119,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                 <button aria-label="Duplicate the strip" title="Duplicate (D)" className="rounded-sm p-1.5 text-quiet hover:text-ink" onClick={() => void gestures.duplicate(strip.id)}>
                     <Copy size={14} />
                 </button>
-                <button aria-label="Delete the strip" title="Delete" className="rounded-sm p-1.5 text-quiet hover:text-ink" onClick={() => void gestures.remove(strip.id)}>
+                <button aria-label="Delete the strip" title="Delete (Delete)" className="rounded-sm p-1.5 text-quiet hover:text-ink" onClick={() => void gestures.remove(strip.id)}>
                     <Trash2 size={14} />
                 </button>
             </header>

@@ -11,7 +11,7 @@ export function Action({ label, title, pressed, onPress }: { label: string; titl
 
 export function Forget({ label, onPress }: { label: string; onPress: () => void }) {
     return (
-        <button aria-label={label} title={label} className="rounded-sm p-1 text-quiet hover:text-ink" onClick={onPress}>
+        <button aria-label={label} title={label} className="rounded-sm p-1.5 text-quiet hover:text-ink" onClick={onPress}>
             <X size={12} />
         </button>
     );

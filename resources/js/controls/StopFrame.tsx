@@ -25,7 +25,7 @@ export function StopFrame<T extends { offset: number; midpoint: number }>({ stop
         return null;
     }
     return (
-        <div className="relative border-l-2 border-line pl-2">
+        <div className="relative border-l-2 border-line pr-9 pl-2">
             {before}
             <NumberField label={words.offset} value={stop.offset * 100} unit="%" least={0} most={100} step={1} hand={shareOf(stops, at, 'offset', hand)} />
             {after}

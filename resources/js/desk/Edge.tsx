@@ -1,11 +1,12 @@
-import { work } from '../session/store';
+import { ChevronDown, ChevronUp } from 'lucide-react';
+import { useWork, work } from '../session/store';
 import { follow } from '../ui/pointer';
 
 const FAR_ENOUGH = 8;
 
-/** The upper edge of the desk: pulled up or down, or pressed, it opens the desk or lets it down. */
+/** The upper edge of the desk: pulled up or down, or pressed, it opens the desk or lets it down. For the keys there is a button. */
 export function Edge({ open }: { open: boolean }) {
-    function onPointerDown(event: React.PointerEvent<HTMLButtonElement>) {
+    function onPointerDown(event: React.PointerEvent<HTMLDivElement>) {
         const from = event.clientY;
         let to: boolean | null = null;
         follow(event.currentTarget, event.pointerId, {
@@ -18,14 +19,24 @@ export function Edge({ open }: { open: boolean }) {
         });
     }
     return (
+        <div aria-hidden data-testid="edge" title={open ? 'Lower the desk' : 'Open the desk: modes, masks, whole names'} className="group absolute inset-x-0 top-0 z-10 flex h-[7px] cursor-ns-resize touch-none items-center justify-center" onPointerDown={onPointerDown}>
+            <span className="h-[3px] w-12 rounded-full bg-line group-hover:bg-quiet" />
+        </div>
+    );
+}
+
+/** Opens the desk, or lets it down. */
+export function DeskButton() {
+    const open = useWork((state) => state.deskOpen);
+    return (
         <button
             aria-label="The whole desk"
             aria-expanded={open}
             title={open ? 'Lower the desk' : 'Open the desk: modes, masks, whole names'}
-            className="group absolute -top-[5px] right-0 left-0 z-10 flex h-[11px] cursor-ns-resize touch-none items-center justify-center"
-            onPointerDown={onPointerDown}
+            className="flex h-6 w-6 items-center justify-center rounded-md text-quiet hover:text-ink"
+            onClick={() => work.desk(!open)}
             onKeyDown={(event) => {
-                const way = { ArrowUp: true, ArrowDown: false, Enter: !open, ' ': !open }[event.key];
+                const way = { ArrowUp: true, ArrowDown: false }[event.key];
                 if (way !== undefined) {
                     event.preventDefault();
                     event.stopPropagation();
@@ -33,7 +44,7 @@ export function Edge({ open }: { open: boolean }) {
                 }
             }}
         >
-            <span className="h-[3px] w-12 rounded-full bg-line group-hover:bg-quiet" aria-hidden />
+            {open ? <ChevronDown size={15} aria-hidden /> : <ChevronUp size={15} aria-hidden />}
         </button>
     );
 }

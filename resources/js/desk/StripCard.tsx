@@ -111,7 +111,7 @@ export const StripCard = memo(function StripCard({ strip, picture, folded, isTab
     const fader = (
         <Fader
             label={strip.name}
-            travel={open ? 92 : 78}
+            travel={open ? 86 : 78}
             value={value}
             scale={scale}
             accent={accent}
@@ -166,7 +166,7 @@ export const StripCard = memo(function StripCard({ strip, picture, folded, isTab
                 aria-current={isChosen}
                 aria-label={`${strip.name}, ${strip.mode}, ${figure(value, scale.fine, light)} ${scale.unit}${strip.muted ? ', muted' : ''}`}
                 data-strip={strip.id}
-                className={`relative flex shrink-0 flex-col rounded-md border px-2 ${open ? 'h-[192px] w-[112px] pt-1.5 pb-2' : 'h-[96px] w-[128px] pt-1 pb-1'} ${isChosen ? 'border-ink bg-raised' : isAlso ? 'border-quiet border-dashed bg-raised' : 'border-transparent bg-panel'} ${strip.muted ? 'opacity-60' : ''}`}
+                className={`relative flex shrink-0 flex-col rounded-md border px-2 ${open ? 'h-[192px] w-[124px] pt-1.5 pb-2' : 'h-[96px] w-[128px] pt-0.5 pb-0.5'} ${isChosen ? 'border-ink bg-raised' : isAlso ? 'border-quiet border-dashed bg-raised' : 'border-transparent bg-panel'} ${strip.muted ? 'opacity-60' : ''}`}
                 style={{ boxShadow: `inset 0 -3px 0 ${accent}` }}
                 onPointerDown={(event) => {
                     if (event.shiftKey && !isChosen) {
@@ -218,11 +218,11 @@ export const StripCard = memo(function StripCard({ strip, picture, folded, isTab
                     </>
                 ) : (
                     <>
-                        <div className="mt-1 flex gap-1.5">
-                            <Contribution picture={picture} size="h-[40px] w-[54px]">{folding}</Contribution>
+                        <div className="mt-0.5 flex gap-1">
+                            <Contribution picture={picture} size="h-[44px] w-[52px]">{folding}</Contribution>
                             <div className="flex flex-col justify-between">{switches}</div>
                         </div>
-                        <div className="mt-1" title={mixed}>
+                        <div className="mt-0.5" title={mixed}>
                             {number}
                         </div>
                         <div className="absolute top-0.5 right-1">{fader}</div>
@@ -236,7 +236,7 @@ export const StripCard = memo(function StripCard({ strip, picture, folded, isTab
 /** Reached by its key, not by tabbing: the card has the one stop. */
 function Switch({ label, short, on, onPress }: { label: string; short: string; on: boolean; onPress: () => void }) {
     return (
-        <button tabIndex={-1} aria-label={label} aria-pressed={on} title={`${label} (${short})`} className={`relative h-[18px] w-[18px] before:absolute before:-inset-[3px] shrink-0 rounded-sm text-[11px] font-semibold ${on ? 'bg-ink text-well' : 'bg-well text-quiet hover:text-ink'}`} onClick={onPress}>
+        <button tabIndex={-1} aria-label={label} aria-pressed={on} title={`${label} (${short})`} className={`h-6 w-6 shrink-0 rounded-sm text-[11px] font-semibold ${on ? 'bg-ink text-well' : 'bg-well text-quiet hover:text-ink'}`} onClick={onPress}>
             {short}
         </button>
     );

@@ -264,7 +264,7 @@ export const stripKinds: StripKind[] = [
                 "says": "How much colour is taken out before anything is lit, so that light brings its own"
             },
             {
-                "name": "whiteOutput",
+                "name": "whitesHeldAt",
                 "label": "Whites held at",
                 "type": "number",
                 "section": "base",
@@ -280,7 +280,7 @@ export const stripKinds: StripKind[] = [
                 "says": "The brightest tone the plate keeps before anything is lit"
             },
             {
-                "name": "blackInput",
+                "name": "blacksStartAt",
                 "label": "Blacks start at",
                 "type": "number",
                 "section": "base",
@@ -3134,7 +3134,7 @@ export const stripKinds: StripKind[] = [
                 "says": "How much colour is taken out before anything is lit, so that light brings its own"
             },
             {
-                "name": "whiteOutput",
+                "name": "whitesHeldAt",
                 "label": "Whites held at",
                 "type": "number",
                 "section": "base",
@@ -3150,7 +3150,7 @@ export const stripKinds: StripKind[] = [
                 "says": "The brightest tone the plate keeps before anything is lit"
             },
             {
-                "name": "blackInput",
+                "name": "blacksStartAt",
                 "label": "Blacks start at",
                 "type": "number",
                 "section": "base",

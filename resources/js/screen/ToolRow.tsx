@@ -1,6 +1,7 @@
 import type { Ground, Scene, Strip } from '../api/types';
 import { Action } from '../controls/Action';
 import { OneOf } from '../controls/OneOf';
+import { DeskButton } from '../desk/Edge';
 import { pressures, stripKinds } from '../generated/catalogue';
 import { Readings } from '../readings/Readings';
 import { groundFor, isOfLines, letsAllIn, paintable, paintsOn, paintTarget, type Target } from '../view/tools/target';
@@ -54,6 +55,7 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
                     1:1
                 </button>
                 <Fold />
+                <DeskButton />
             </div>
         </div>
     );
@@ -81,7 +83,7 @@ const SEEINGS: [Seeing, string][] = [
 function See({ isChosen }: { isChosen: boolean }) {
     const seeing = useWork((state) => state.seeing);
     return (
-        <label className="flex items-center gap-1.5 text-quiet">
+        <label className="flex items-center gap-1.5 text-quiet" title="How the picture is seen (V: values, clipping; L: this strip alone)">
             See
             <select className={`h-5 w-[78px] rounded-sm bg-well px-1 ${seeing === 'colours' ? 'text-quiet' : 'text-ink'}`} value={seeing} onChange={(event) => event.target.value !== seeing && work.see(event.target.value as Seeing)}>
                 {SEEINGS.map(([value, words]) => (
@@ -168,17 +170,17 @@ function BrushSettings({ strip, isPair, gestures }: { strip: Strip; /** it share
                     </select>
                 </label>
             )}
-            <Either label="What the brush does" value={brush.letsIn} onSet={(letsIn) => work.brush({ letsIn })} words={isCut ? ['Subject', 'Background'] : ['Let in', 'Hold back']} />
+            <Either label="What the brush does" keys="R" value={brush.letsIn} onSet={(letsIn) => work.brush({ letsIn })} words={isCut ? ['Subject', 'Background'] : ['Let in', 'Hold back']} />
             {brush.letsIn && letsAllIn(target) && !isPair && (
                 <Action label="Begin with nothing" title="Holds everything back, so that strokes let it in" onPress={() => beginWithNothing(strip, target, gestures)} />
             )}
-            <Small label="Size" unit="px" value={brush.size} least={1} most={4000} onSet={(size) => work.brush({ size })} />
+            <Small label="Size" keys="- and =" unit="px" value={brush.size} least={1} most={4000} onSet={(size) => work.brush({ size })} />
             {!isCut && (
                 <>
                     {isLamp ? (
                         <Small label="Stretch" unit="×" value={brush.stretch} least={1} most={10} onSet={(stretch) => work.brush({ stretch })} />
                     ) : (
-                        <Small label="Hardness" unit="%" value={brush.hardness} least={0} most={100} onSet={(hardness) => work.brush({ hardness })} />
+                        <Small label="Hardness" keys="shift with - and =" unit="%" value={brush.hardness} least={0} most={100} onSet={(hardness) => work.brush({ hardness })} />
                     )}
                     <Small label="Opacity" unit="%" value={brush.opacity} least={0} most={100} onSet={(opacity) => work.brush({ opacity })} />
                     <Small label="Flow" unit="%" value={brush.flow} least={0} most={100} onSet={(flow) => work.brush({ flow })} />
@@ -238,23 +240,23 @@ function TakesAway() {
     return <Either label="How it joins" value={!takesAway} onSet={(adds) => work.takesAway(!adds)} words={['Add', 'Take away']} />;
 }
 
-function Either({ label, value, words, onSet }: { label: string; value: boolean; words: [string, string]; onSet: (first: boolean) => void }) {
+function Either({ label, keys, value, words, onSet }: { label: string; keys?: string; value: boolean; words: [string, string]; onSet: (first: boolean) => void }) {
     return (
         <OneOf
             label={label}
             value={value ? 'first' : 'second'}
             choices={[
-                { value: 'first', label: words[0] },
-                { value: 'second', label: words[1] },
+                { value: 'first', label: words[0], title: keys && `${words[0]} (${keys})` },
+                { value: 'second', label: words[1], title: keys && `${words[1]} (${keys})` },
             ]}
             onSet={(chosen) => onSet(chosen === 'first')}
         />
     );
 }
 
-function Small({ label, unit, value, least, most, onSet }: { label: string; unit: string; value: number; least: number; most: number; onSet: (value: number) => void }) {
+function Small({ label, keys, unit, value, least, most, onSet }: { label: string; keys?: string; unit: string; value: number; least: number; most: number; onSet: (value: number) => void }) {
     return (
-        <label className="flex shrink-0 items-center gap-1 text-quiet">
+        <label className="flex shrink-0 items-center gap-1 text-quiet" title={keys && `${label} (${keys})`}>
             {label}
             <span className="relative">
                 <input

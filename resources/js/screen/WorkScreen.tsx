@@ -126,16 +126,16 @@ function TopBar({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
             </button>
             <Title key={scene.title} title={scene.title} onRename={(title) => void gestures.rename(title)} />
             <div className="ml-4 flex gap-1 max-[719px]:ml-1">
-                <IconButton label={scene.undo ? `Undo: ${scene.undo}` : 'Undo'} disabled={scene.undo === null} onPress={() => void gestures.undo()}>
+                <IconButton label={scene.undo ? `Undo: ${scene.undo}` : 'Undo'} keys="Ctrl Z" disabled={scene.undo === null} onPress={() => void gestures.undo()}>
                     <Undo2 size={15} />
                 </IconButton>
-                <IconButton label={scene.redo ? `Redo: ${scene.redo}` : 'Redo'} disabled={scene.redo === null} onPress={() => void gestures.redo()}>
+                <IconButton label={scene.redo ? `Redo: ${scene.redo}` : 'Redo'} keys="Ctrl Y" disabled={scene.redo === null} onPress={() => void gestures.redo()}>
                     <Redo2 size={15} />
                 </IconButton>
             </div>
             <Waits />
             <div className="ml-auto flex items-center gap-2">
-                <IconButton label="Keys" onPress={() => work.keys(true)}>
+                <IconButton label="Keys" keys="?" onPress={() => work.keys(true)}>
                     <Keyboard size={15} />
                 </IconButton>
                 <button
@@ -187,9 +187,9 @@ function Title({ title, onRename }: { title: string; onRename: (title: string) =
     );
 }
 
-function IconButton({ label, disabled = false, onPress, children }: { label: string; disabled?: boolean; onPress: () => void; children: React.ReactNode }) {
+function IconButton({ label, keys, disabled = false, onPress, children }: { label: string; keys: string; disabled?: boolean; onPress: () => void; children: React.ReactNode }) {
     return (
-        <button aria-label={label} title={label} disabled={disabled} className="rounded-sm p-1.5 text-quiet hover:text-ink disabled:opacity-35" onClick={onPress}>
+        <button aria-label={label} title={`${label} (${keys})`} disabled={disabled} className="rounded-sm p-1.5 text-quiet hover:text-ink disabled:opacity-35" onClick={onPress}>
             {children}
         </button>
     );

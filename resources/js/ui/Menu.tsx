@@ -5,10 +5,10 @@ import type { ReactElement } from 'react';
 export type Item = { label: string; keys?: string; run: () => void; isOff?: boolean };
 
 /** What can be done with something, at the pointer: by a right click, a long press, or the menu key. A line of its own parts the groups. */
-export function Menu({ label, groups, onOpen, children }: { label: string; groups: Item[][]; onOpen?: (event: { clientX: number; clientY: number }) => void; children: ReactElement }) {
+export function Menu({ label, groups, isOff = false, onOpen, children }: { label: string; groups: Item[][]; /** while a press that lasts means something else */ isOff?: boolean; onOpen?: (event: { clientX: number; clientY: number }) => void; children: ReactElement }) {
     return (
         <ContextMenu.Root>
-            <ContextMenu.Trigger asChild onContextMenu={onOpen}>
+            <ContextMenu.Trigger asChild disabled={isOff} onContextMenu={isOff ? (event) => event.preventDefault() : onOpen}>
                 {children}
             </ContextMenu.Trigger>
             <ContextMenu.Portal>

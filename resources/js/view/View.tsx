@@ -204,7 +204,7 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     }
 
     return (
-        <Menu label="Menu of the view" groups={menu} onOpen={onMenu}>
+        <Menu label="Menu of the view" groups={menu} isOff={tool === 'paint' || tool === 'outline'} onOpen={onMenu}>
             <div
                 ref={box}
                 data-view

@@ -224,6 +224,12 @@ test('the focus goes where the work goes on; keys take back, zoom, pan, and can 
     await page.keyboard.press('Escape');
     await expect(page.locator('[data-strip][aria-label^="Spot 2"]')).toBeFocused();
 
+    // the modes too give it back
+    await page.getByRole('button', { name: 'Modes side by side' }).click();
+    await expect(page.getByRole('dialog', { name: 'Modes side by side' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('button', { name: 'Modes side by side' })).toBeFocused();
+
     // escape takes back a fade and a carrying
     const fader = (await page.getByRole('slider', { name: 'Spot 2, fader' }).boundingBox())!;
     await page.mouse.move(fader.x + fader.width / 2, fader.y + fader.height / 2);

@@ -222,6 +222,14 @@ test('the bench shows the commonest kinds without a scroll, folds the rest and k
     // a slider is felt: dragged, taken back by escape, by keys; and there is a way back
     await page.locator('[data-strip][aria-label^="Spot"]').click({ position: { x: 40, y: 10 } });
     const level = bench.getByLabel('Level', { exact: true });
+    // what a value does in light is told while focus or pointer rest on it
+    await level.focus();
+    await expect(page.getByText('one stop more is twice the light')).toBeVisible();
+    await bench.getByLabel('Temperature', { exact: true }).hover();
+    await expect(page.getByText('The colour of the light, by temperature, gel or swatch')).toBeVisible();
+    await page.mouse.move(700, 300);
+    await level.blur();
+    await expect(page.getByText('one stop more is twice the light')).toHaveCount(0);
     const knob = bench.getByRole('slider', { name: 'Level, slider' });
     const before = await level.inputValue();
     const box = (await knob.boundingBox())!;

@@ -11,6 +11,7 @@ import { useWork, work, type Step } from '../session/store';
 import { ChoiceField } from '../controls/ChoiceField';
 import { NumberField } from '../controls/NumberField';
 import { Section } from '../controls/Section';
+import { Told } from '../controls/Told';
 import { ValueControl } from '../controls/ValueControl';
 import { MaskBench } from './MaskBench';
 import { Row } from '../controls/Row';
@@ -170,12 +171,14 @@ function OtherSide({ scene, strip, gestures }: { scene: Scene; strip: Strip; ges
 function HangsOn({ scene, strip, kinds, gestures }: { scene: Scene; strip: Strip; kinds: string[]; gestures: Gestures }) {
     const sources = everySource(scene).filter((source) => kinds.includes(source.kind));
     return sources.length === 0 ? null : (
-        <ChoiceField
-            label="Hangs on"
-            value={strip.source ?? ''}
-            choices={[{ value: '', label: 'nothing' }, ...sources.map((source) => ({ value: source.id, label: source.name }))]}
-            onSet={(source) => void (source === '' ? gestures.letGo(strip.id) : gestures.change(strip.id, { source }, 'Hang on the source'))}
-        />
+        <Told says="The lamp or sun that says where it comes from and which colour it has">
+            <ChoiceField
+                label="Hangs on"
+                value={strip.source ?? ''}
+                choices={[{ value: '', label: 'nothing' }, ...sources.map((source) => ({ value: source.id, label: source.name }))]}
+                onSet={(source) => void (source === '' ? gestures.letGo(strip.id) : gestures.change(strip.id, { source }, 'Hang on the source'))}
+            />
+        </Told>
     );
 }
 
@@ -185,33 +188,41 @@ function Mix({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures:
     return (
         <Section of={strip.kind} title="Mix">
             {strip.amount !== undefined && (
-                <NumberField
-                    label="Amount"
-                    value={strip.amount}
-                    unit="%"
-                    least={0}
-                    most={100}
-                    step={percentScale.fine}
-                    rest={100}
-                    hand={thingHand<number | null>(strip.id, gestures, 'Fade', (amount) => ({ amount: amount ?? 100 }))}
-                />
+                <Told says="How much of it is mixed in">
+                    <NumberField
+                        label="Amount"
+                        value={strip.amount}
+                        unit="%"
+                        least={0}
+                        most={100}
+                        step={percentScale.fine}
+                        rest={100}
+                        hand={thingHand<number | null>(strip.id, gestures, 'Fade', (amount) => ({ amount: amount ?? 100 }))}
+                    />
+                </Told>
             )}
             {strip.family !== 'group' && (
                 <>
-                    <ChoiceField label="Mode" value={strip.mode} choices={modes.map((mode) => ({ value: mode, label: mode }))} onSet={(mode) => void gestures.change(strip.id, { mode }, 'Mode')} />
+                    <Told says="How it is mixed with what lies beneath: as light, or as tones are laid over each other">
+                        <ChoiceField label="Mode" value={strip.mode} choices={modes.map((mode) => ({ value: mode, label: mode }))} onSet={(mode) => void gestures.change(strip.id, { mode }, 'Mode')} />
+                    </Told>
                     <ModeSheet scene={scene} strip={strip} gestures={gestures} />
                 </>
             )}
             {isLight(strip) && (
-                <NumberField label="Contrast" value={strip.contrast ?? 0} unit="%" signed least={-100} most={100} step={1} rest={0} hand={thingHand<number | null>(strip.id, gestures, 'Contrast', (contrast) => ({ contrast: contrast ?? 0 }))} />
+                <Told says="How sharply the light's own shape goes from bright to dark">
+                    <NumberField label="Contrast" value={strip.contrast ?? 0} unit="%" signed least={-100} most={100} step={1} rest={0} hand={thingHand<number | null>(strip.id, gestures, 'Contrast', (contrast) => ({ contrast: contrast ?? 0 }))} />
+                </Told>
             )}
             {isCapped && <p className="text-quiet">In {strip.mode} a level above 0 fills what is soft; where the light is full nothing more comes.</p>}
-            <ChoiceField
-                label="Confined to"
-                value={strip.confinedTo ?? ''}
-                choices={[{ value: '', label: 'the whole picture' }, ...plates.map((plate) => ({ value: plate.id, label: plate.name }))]}
-                onSet={(plate) => void gestures.change(strip.id, { confinedTo: plate === '' ? null : plate }, 'Confine')}
-            />
+            <Told says="The plate inside whose outline it acts">
+                <ChoiceField
+                    label="Confined to"
+                    value={strip.confinedTo ?? ''}
+                    choices={[{ value: '', label: 'the whole picture' }, ...plates.map((plate) => ({ value: plate.id, label: plate.name }))]}
+                    onSet={(plate) => void gestures.change(strip.id, { confinedTo: plate === '' ? null : plate }, 'Confine')}
+                />
+            </Told>
         </Section>
     );
 }

@@ -8,6 +8,7 @@ import { useWork, work, type Tool } from '../session/store';
 import { ChoiceField } from '../controls/ChoiceField';
 import { Section } from '../controls/Section';
 import { ToggleField } from '../controls/ToggleField';
+import { Told } from '../controls/Told';
 import { ValueControl } from '../controls/ValueControl';
 import { thingHand } from './hands';
 
@@ -101,8 +102,12 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
             {isOpen && (
                 <div className="mt-1 flex flex-col gap-1">
                     {Array.isArray(mask.values.strokes) && <p className="text-quiet">{mask.values.strokes.length === 1 ? '1 stroke' : `${mask.values.strokes.length} strokes`}; go on with Paint.</p>}
-                    <ChoiceField label="Joins by" value={mask.join} choices={joins.map((join) => ({ value: join, label: join }))} onSet={(join) => change({ join }, 'Join of the mask')} />
-                    <ToggleField label="Inverted" value={mask.inverted} onSet={(inverted) => change({ inverted }, 'Invert the mask')} />
+                    <Told says="How it goes together with the masks before it: only where both let through, where either does, or taken away">
+                        <ChoiceField label="Joins by" value={mask.join} choices={joins.map((join) => ({ value: join, label: join }))} onSet={(join) => change({ join }, 'Join of the mask')} />
+                    </Told>
+                    <Told says="Lets through what it held back, and the other way round">
+                        <ToggleField label="Inverted" value={mask.inverted} onSet={(inverted) => change({ inverted }, 'Invert the mask')} />
+                    </Told>
                     {kind?.parameters
                         .filter((parameter) => isShown(parameter, mask.values))
                         .map((parameter) => (

@@ -5,6 +5,7 @@ import { api } from '../api/client';
 import type { Scene, Strip } from '../api/types';
 import { picturesOf, type Small } from '../ui/smallPictures';
 import { modeGroups } from '../generated/catalogue';
+import { focusBack } from '../ui/focus';
 import { SmallPicture } from '../ui/SmallPicture';
 import { sayError } from '../ui/notices';
 import { lensOf, windowOf } from '../session/camera';
@@ -36,6 +37,10 @@ export function ModeSheet({ scene, strip, gestures }: { scene: Scene; strip: Str
                     aria-describedby={undefined}
                     className="fixed inset-x-2 bottom-2 z-40 flex h-[194px] gap-3 overflow-x-auto rounded-md border border-line bg-well p-3 shadow-xl outline-none"
                     onOpenAutoFocus={(event) => event.preventDefault()}
+                    onCloseAutoFocus={(event) => {
+                        event.preventDefault();
+                        focusBack();
+                    }}
                 >
                     <Dialog.Title className="sr-only">Modes side by side</Dialog.Title>
                     <Modes scene={scene} strip={strip} gestures={gestures} onTaken={() => work.modes(false)} />

@@ -6,7 +6,6 @@ import { CornersField } from './CornersField';
 import { CutsField } from './CutsField';
 import { FeetField } from './FeetField';
 import { FlatColourField } from './FlatColourField';
-import { work } from '../session/store';
 import type { ValueProps } from './hand';
 import { LightColourField } from './LightColourField';
 import { LineField } from './LineField';
@@ -19,6 +18,7 @@ import { StanceField } from './StanceField';
 import { StopsControl } from './StopsField';
 import { SurfaceField } from './SurfaceField';
 import { ToggleControl } from './ToggleField';
+import { Told } from './Told';
 import { ToneRampField } from './ToneRampField';
 
 /** The control of each type of value; a type that is set on the picture only needs no line. */
@@ -48,14 +48,5 @@ const ofTypes: Record<string, FunctionComponent<ValueProps>> = {
 export function ValueControl(props: ValueProps) {
     const { type, says } = props.parameter;
     const control = ofTypes[type];
-    if (!control) {
-        return null;
-    }
-    const tell = () => work.tell(says);
-    const hush = () => work.tell(null);
-    return (
-        <div className="contents" onPointerOver={tell} onPointerOut={hush} onFocus={tell} onBlur={hush}>
-            {createElement(control, props)}
-        </div>
-    );
+    return control ? <Told says={says}>{createElement(control, props)}</Told> : null;
 }

@@ -3,6 +3,7 @@ import { X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { api } from '../api/client';
 import type { Scene } from '../api/types';
+import { focusBack } from '../ui/focus';
 import { picturesOf, type Small } from '../ui/smallPictures';
 import { SmallPicture } from '../ui/SmallPicture';
 import { figure } from '../ui/words';
@@ -21,12 +22,16 @@ function Sheet({ scene, source, name, gestures }: { scene: Scene; source: string
     const [turned, setTurned] = useState<Record<string, boolean>>({});
     const proposals = query.data?.proposals ?? [];
     const pictures = useMemo(() => (query.data ? picturesOf(query.data.pictures) : new Map<string, Small>()), [query.data]);
+    const putAway = () => {
+        work.lookThrough(null);
+        focusBack();
+    };
     const ticked = proposals.filter(({ key, ticked }) => turned[key] ?? ticked).map(({ key }) => key);
     return (
         <section aria-label={`What belongs to ${name}`} data-testid="consequence" className="fixed top-12 right-3 z-30 flex max-h-[70vh] w-[320px] flex-col rounded-md border border-line bg-well shadow-xl">
             <header className="flex items-center gap-2 px-3 py-2">
                 <h2 className="min-w-0 flex-1 truncate font-semibold">What belongs to {name}</h2>
-                <button aria-label="Put it away" className="rounded-sm p-1 text-quiet hover:text-ink" onClick={() => work.lookThrough(null)}>
+                <button aria-label="Put it away" className="rounded-sm p-1 text-quiet hover:text-ink" onClick={putAway}>
                     <X size={14} />
                 </button>
             </header>
@@ -66,7 +71,7 @@ function Sheet({ scene, source, name, gestures }: { scene: Scene; source: string
                         className="rounded-md bg-ink px-3 py-0.5 font-semibold text-well disabled:opacity-40"
                         disabled={ticked.length === 0}
                         onClick={() => {
-                            work.lookThrough(null);
+                            putAway();
                             void gestures.takeConsequence(source, ticked);
                         }}
                     >

@@ -145,6 +145,10 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             move: ({ clientX, clientY, timeStamp }) =>
                 work.moveView(panned(lens, view, clientX - start[0], clientY - start[1]), timeStamp),
             end: () => work.rest(),
+            cancel: () => {
+                work.stand(camera);
+                work.rest();
+            },
         });
     }
 

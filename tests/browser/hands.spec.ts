@@ -405,11 +405,11 @@ test('files that are dropped anywhere, several at once, or pasted come in; the p
     expect(all[1]!.values.place).not.toEqual(all[2]!.values.place);
 });
 
-test('a picture in another format becomes a scene, and is written to every format', async ({ page }) => {
+test('a scene is written to another format, and made of it again', async ({ page }) => {
     test.setTimeout(240_000);
     await newScene(page, ground);
     await page.getByRole('button', { name: 'Export', exact: true }).click();
-    for (const [label, ending] of [['TIFF, 16 bit', '.tif'], ['WebP', '.webp'], ['AVIF', '.avif']] as const) {
+    for (const [label, ending] of [['TIFF, 16 bit', '.tif'], ['AVIF', '.avif']] as const) {
         await page.getByLabel(label, { exact: true }).check();
         await page.getByRole('button', { name: 'Write the file' }).click();
         const saved = page.getByRole('list', { name: 'Files' }).locator('li').filter({ hasText: ending });

@@ -16,7 +16,7 @@ final class Contour
     /** Rings with fewer points than this are specks. */
     private const FEWEST = 6;
 
-    /** As many rings as one looks at; the longest stay. */
+    /** As many rings as one looks at; the largest stay. */
     private const MOST_RINGS = 24;
 
     /**
@@ -29,7 +29,7 @@ final class Contour
      * @param  list<float>  $alpha  0..1, row by row
      * @param  float  $scale  what a pixel of these is long
      * @param  float  $loose  by how much of a pixel a point may lie off the line that is left
-     * @return list<list<array{float, float}>> points of each ring, the longest ring first
+     * @return list<list<array{float, float}>> points of each ring, the ring that encloses most first
      */
     public static function of(array $alpha, int $columns, int $rows, float $scale = 1.0, float $loose = 0.35): array
     {
@@ -49,9 +49,8 @@ final class Contour
                 [$edge, $gone] = [$next[$edge], $edge];
                 unset($next[$gone]);
             } while ($edge !== $start && isset($next[$edge]));
-            $thin = self::thinned($ring, $loose * $scale);
             if (count($ring) >= self::FEWEST) {
-                $rings[] = $thin;
+                $rings[] = self::thinned($ring, $loose * $scale);
             }
         }
         usort($rings, static fn (array $one, array $other): int => abs(self::area($other)) <=> abs(self::area($one)));

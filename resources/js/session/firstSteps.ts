@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Scene } from '../api/types';
+import type { Scene, Strip } from '../api/types';
 import { useWork, work, type Step } from './store';
 import { everyStrip, isLight } from './strips';
 
@@ -13,21 +13,29 @@ export const firstSteps: { key: string; step: Step; words: string }[] = [
     { key: 'export', step: 'Finish', words: 'Hold B to see it before, then Export at the top right' },
 ];
 
-type Counts = Record<string, number | string>;
-
-/** What tells whether a first step was done, as it is in a scene. */
-function counted(scene: Scene, chosen: string | null, exportOpen: boolean): Counts {
+/** How much of each first step there is in a scene; a fade is counted by `faded`. */
+function counted(scene: Scene, chosen: string | null, exportOpen: boolean): Record<string, number> {
     const all = everyStrip(scene.strips);
-    const lights = all.filter(isLight);
     return {
         choose: chosen === null ? 0 : 1,
         bearing: all.filter((strip) => strip.values.bearing).length,
-        light: lights.length,
-        // which lights there are says nothing of how they are faded
-        fade: lights.length === 0 ? '' : lights.map((strip) => strip.level).join(' '),
+        light: all.filter(isLight).length,
         shape: all.reduce((sum, strip) => sum + strip.masks.filter((mask) => mask.on === 'scene').length, 0),
         export: exportOpen ? 1 : 0,
     };
+}
+
+type Levels = Record<string, number | undefined>;
+
+/** The level that each light had when it was seen first; the same object while there is no new one. */
+export function seenLevels(seen: Levels, strips: Strip[]): Levels {
+    const fresh = everyStrip(strips).filter((strip) => isLight(strip) && !(strip.id in seen));
+    return fresh.length === 0 ? seen : { ...seen, ...Object.fromEntries(fresh.map(({ id, level }) => [id, level])) };
+}
+
+/** Whether a light stands elsewhere than when it was seen first: one that was just added is not faded yet. */
+export function faded(seen: Levels, strips: Strip[]): boolean {
+    return everyStrip(strips).some(({ id, level }) => id in seen && seen[id] !== level);
 }
 
 /** The first step that was not done yet by whoever works here; null when all were, or when they were put away. */
@@ -41,13 +49,15 @@ export function useFirstSteps(scene: Scene): void {
     const exportOpen = useWork((state) => state.exportOpen);
     const done = useWork((state) => state.firstDone);
     const now = counted(scene, chosen, exportOpen);
-    const [begun, setBegun] = useState(now);
-    const lights = now.light ?? 0;
-    // a fade is one of lights that were there before
-    if (begun.light !== lights) {
-        setBegun({ ...begun, light: lights, fade: now.fade ?? '' });
+    // what was there when the scene was opened was not done here
+    const [begun] = useState<Record<string, number>>({ ...now, choose: 0, export: 0 });
+    const [seen, setSeen] = useState(() => seenLevels({}, scene.strips));
+    const levels = seenLevels(seen, scene.strips);
+    if (levels !== seen) {
+        setSeen(levels);
     }
-    const fresh = firstSteps.filter(({ key }) => !done.includes(key) && (key === 'fade' ? begun.light === lights && begun.fade !== now.fade && now.fade !== '' : key === 'light' ? Number(now.light) > Number(begun.light) : Number(now[key]) > Number(key === 'choose' || key === 'export' ? 0 : begun[key])));
+    const more = (key: string) => (now[key] ?? 0) > (begun[key] ?? 0);
+    const fresh = firstSteps.filter(({ key }) => !done.includes(key) && (key === 'fade' ? faded(levels, scene.strips) : more(key)));
     const keys = fresh.map(({ key }) => key).join(' ');
     useEffect(() => {
         if (keys !== '') {

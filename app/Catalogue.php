@@ -12,8 +12,10 @@ use Aumbrel\Core\Kind\Drawn;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Kind\Join;
+use Aumbrel\Core\Kind\LiesUnder;
 use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\Painted;
+use Aumbrel\Core\Kind\Pullable;
 use Aumbrel\Core\Kind\Shines;
 use Aumbrel\Core\Kind\Splits;
 use Aumbrel\Core\Kind\StripKind;
@@ -95,7 +97,12 @@ final class Catalogue
         return [
             'key' => $kind::key(), 'label' => $kind::label(), 'hint' => $kind::hint(), 'family' => $kind::family()->value,
             'course' => $kind::family()->course(), 'fadesInStops' => $kind::family()->fadesInStops(),
-            'drawn' => is_subclass_of($kind, Drawn::class), 'tip' => is_subclass_of($kind, Painted::class) ? $kind::tip() : null, 'splits' => is_subclass_of($kind, Splits::class), 'shines' => is_subclass_of($kind, Shines::class) ? ($kind::traces() ? 'lines' : 'areas') : null, 'hangsOn' => is_subclass_of($kind, Driven::class) ? array_map(static fn (string $source): string => $source::key(), $kind::hangsOn()) : [],
+            'drawn' => match (true) {
+                is_subclass_of($kind, Drawn::class) => Drawn::LINE,
+                is_subclass_of($kind, Pullable::class) => $kind::line(),
+                default => null,
+            },
+            'liesUnder' => is_subclass_of($kind, LiesUnder::class), 'tip' => is_subclass_of($kind, Painted::class) ? $kind::tip() : null, 'splits' => is_subclass_of($kind, Splits::class), 'shines' => is_subclass_of($kind, Shines::class) ? ($kind::traces() ? 'lines' : 'areas') : null, 'hangsOn' => is_subclass_of($kind, Driven::class) ? array_map(static fn (string $source): string => $source::key(), $kind::hangsOn()) : [],
             'parameters' => self::parameters($kind::key(), $kind::parameters()),
         ];
     }

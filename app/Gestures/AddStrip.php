@@ -7,10 +7,13 @@ namespace App\Gestures;
 use App\Scenes\Aim;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneStore;
+use App\Scenes\Subject;
 use Aumbrel\Core\Kind\Begun;
 use Aumbrel\Core\Kind\Drawn;
 use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Kind\LiesUnder;
 use Aumbrel\Core\Kind\Painted;
+use Aumbrel\Core\Kind\Pullable;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
@@ -19,7 +22,8 @@ use Aumbrel\Core\Stage\Stage;
 
 /**
  * A new strip of a kind: on the plate that it is meant for, else lying well in what is looked at, or along a line that was drawn
- * from where it stands to where it aims; above another one, or on top. While there is one source it hangs on that.
+ * from where it stands to where it aims; above another one, or on top; a shadow under the plate that throws it. While there is one
+ * source it hangs on that.
  */
 final class AddStrip extends Gesture
 {
@@ -44,6 +48,9 @@ final class AddStrip extends Gesture
         $class = Registry::kinds()->strip($asked->text('kind'), 'kind');
         $above = $asked->optionalText('above');
         $plate = self::meantFor($scene, $above);
+        if (is_subclass_of($class, LiesUnder::class)) {
+            $plate = Subject::of($scene, $plate, $asked->has('line') ? $asked->point('line.0') : $asked->point('centre'), fn (): Pictures => $this->store->known($asked->scene));
+        }
         $aim = Aim::at($scene, $plate, fn (): Pictures => $this->store->known($asked->scene));
         $span = $asked->number('span');
         $centre = $aim === null ? $asked->point('centre') : $aim->middle;
@@ -53,16 +60,24 @@ final class AddStrip extends Gesture
             default => null,
         };
 
-        return $scene->inserted([
+        $strip = [
             'id' => FlatScene::newId(), 'kind' => $class::key(), 'name' => $scene->freeName($class::label()),
-            ...($class::family()->fadesInStops() ? ['level' => $class::placedLevel()] : []),
+            ...($class::family()->fadesInStops() ? ['level' => $class::placedLevel()] : ['amount' => $class::placedAmount()]),
             ...(is_subclass_of($class, Painted::class) ? ['masks' => [['id' => FlatScene::newId(), 'kind' => 'strokes', 'on' => 'scene', 'values' => ['start' => 'hidden', 'strokes' => []]]]] : []),
             ...(is_subclass_of($class, Begun::class) ? ['masks' => array_map(static fn (array $mask): array => ['id' => FlatScene::newId(), ...$mask], $class::begun($centre, $span))] : []),
             ...self::source($scene, $class),
             'values' => $line !== null && is_subclass_of($class, Drawn::class)
                 ? $class::drawn($line[0], $line[1], $span, Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size()))
                 : $class::placed($centre, $span, $plate),
-        ], $above);
+        ];
+        if ($plate === null || ! is_subclass_of($class, LiesUnder::class)) {
+            return $scene->inserted($strip, $above);
+        }
+        $under = $scene->insertedUnder($strip, $plate);
+
+        // a shadow that was drawn falls where it was drawn to; one that hangs on a source falls where that throws it
+        return ! $asked->has('line') || isset($strip['source']) ? $under
+            : ChangeStrip::changed($under, $strip['id'], ['pull' => ['handle' => Pullable::TIP, 'to' => $asked->point('line.1')->toArray()]], fn (): Pictures => $this->store->known($asked->scene));
     }
 
     /**

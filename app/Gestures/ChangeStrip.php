@@ -6,6 +6,7 @@ namespace App\Gestures;
 
 use App\Scenes\FlatScene;
 use App\Scenes\OwnFalloff;
+use App\Scenes\Pulling;
 use App\Scenes\ScenePart;
 use App\Scenes\SceneStore;
 use Aumbrel\Core\Fault\SceneError;
@@ -18,7 +19,8 @@ use Aumbrel\Core\Scene\Scene as Document;
 
 /**
  * Some fields of a strip. Values and masks are merged by their names; a mask's `strokes` (or one `stroke`) come behind those
- * that it has; `turn` lets it come from elsewhere, `walk` lets a plate stand elsewhere. What a draft shows before it is written
+ * that it has; `turn` lets it come from elsewhere, `walk` lets a plate stand elsewhere, `pull` drags a handle that
+ * the core works back. What a draft shows before it is written
  * goes by the same. A source, the stage and the ambient are changed like strips ({@see ScenePart}).
  */
 final class ChangeStrip extends Gesture
@@ -28,7 +30,7 @@ final class ChangeStrip extends Gesture
     /** Names of other things, which null takes away. */
     private const NAMED = ['confinedTo', 'source', 'complements'];
 
-    private const FIELDS = [...self::REPLACED, ...self::NAMED, 'values', 'turn', 'at', 'walk', 'masks'];
+    private const FIELDS = [...self::REPLACED, ...self::NAMED, 'values', 'turn', 'at', 'walk', 'pull', 'masks'];
 
     public function __construct(private readonly SceneStore $store)
     {
@@ -57,6 +59,10 @@ final class ChangeStrip extends Gesture
             "{$prefix}at.*" => 'numeric|between:-1000000,1000000',
             "{$prefix}walk" => 'sometimes|array|list|size:2',
             "{$prefix}walk.*" => 'numeric|between:-1000000,1000000',
+            "{$prefix}pull" => 'sometimes|array:handle,to|size:2',
+            "{$prefix}pull.handle" => 'string|max:40',
+            "{$prefix}pull.to" => 'array|list|size:2',
+            "{$prefix}pull.to.*" => 'numeric|between:-1000000,1000000',
             "{$prefix}values" => 'sometimes|array',
             "{$prefix}turn" => 'sometimes|array:azimuth,elevation|size:2',
             "{$prefix}turn.azimuth" => 'numeric|between:-360,360',
@@ -86,6 +92,9 @@ final class ChangeStrip extends Gesture
     {
         if (FlatScene::isPart($id)) {
             return ScenePart::changed($scene, $id, $change, $pictures);
+        }
+        if (isset($change['pull'])) {
+            return self::changed(Pulling::onto($scene, $id, $change['pull'], $pictures()), $id, array_diff_key($change, ['pull' => null]), $pictures);
         }
         $strip = $scene->strip($id);
         $moved = isset($change['turn']) ? self::turned($scene, $id, $change['turn'], $pictures()) : (isset($change['walk']) ? self::walked($scene, $id, $change['walk'], $pictures()) : []);

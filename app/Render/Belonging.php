@@ -60,13 +60,25 @@ final readonly class Belonging
         foreach ($proposals as $proposal) {
             $id = $named === null ? FlatScene::newId() : $named($proposal);
             $order[] = [$id, $group];
-            $strips[$id] = [
-                'id' => $id, 'kind' => $proposal->kind::key(), 'name' => $scene->freeName(mb_substr($proposal->name, 0, 70)), 'values' => $proposal->values,
-                ...($proposal->level === null ? [] : ['level' => $proposal->level]), ...($proposal->confinedTo === null ? [] : ['confinedTo' => $proposal->confinedTo]),
-                ...(is_subclass_of($proposal->kind, Driven::class) ? ['source' => $source] : []),
-            ];
+            $strips[$id] = self::strip($id, $proposal, $scene, $source);
         }
 
         return $scene->with(['order' => $order, 'strips' => $strips]);
+    }
+
+    /**
+     * A proposal as a strip of a flat scene.
+     *
+     * @param  string|null  $source  that it hangs on
+     * @return array<string, mixed>
+     */
+    public static function strip(string $id, Proposal $proposal, FlatScene $scene, ?string $source): array
+    {
+        return [
+            'id' => $id, 'kind' => $proposal->kind::key(), 'name' => $scene->freeName(mb_substr($proposal->name, 0, 70)), 'values' => $proposal->values,
+            ...($proposal->level === null ? [] : ['level' => $proposal->level]), ...($proposal->amount === null ? [] : ['amount' => $proposal->amount]),
+            ...($proposal->confinedTo === null ? [] : ['confinedTo' => $proposal->confinedTo]),
+            ...($source !== null && is_subclass_of($proposal->kind, Driven::class) ? ['source' => $source] : []),
+        ];
     }
 }

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Scenes;
 
 use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
+use Aumbrel\Core\Scene\Standings;
 
 /** What something new is meant for: a plate that is cut out and stands in the scene. */
 final readonly class Aim
@@ -33,18 +33,9 @@ final readonly class Aim
             return null;
         }
         $strip = Document::read($scene->toDocument(), Registry::kinds())->find($plate);
-        $kind = $strip?->kind;
-        $pictures = $known();
-        $box = $strip === null ? null : $pictures->box($strip);
-        if (! $kind instanceof Pictured || $box === null) {
-            return null;
-        }
-        $map = $kind->placement(...$pictures->size($kind->picture()) ?? [1, 1])->map();
-        $corners = array_map($map->map(...), [new Point($box->left, $box->top), new Point($box->right, $box->top), new Point($box->right, $box->bottom), new Point($box->left, $box->bottom)]);
-        [$xs, $ys] = [array_map(static fn (Point $corner): float => $corner->x, $corners), array_map(static fn (Point $corner): float => $corner->y, $corners)];
-        $longer = max(8.0, max($xs) - min($xs), max($ys) - min($ys));
+        $box = $strip === null ? null : Standings::box($strip, $known());
 
-        return new self(new Point((max($xs) + min($xs)) / 2, (max($ys) + min($ys)) / 2), $longer);
+        return $box === null ? null : new self($box->middle(), max(8.0, $box->right - $box->left, $box->bottom - $box->top));
     }
 
     /** Where a light stands that aims at it, within the scene. */

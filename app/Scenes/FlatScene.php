@@ -215,6 +215,43 @@ final readonly class FlatScene
     }
 
     /**
+     * With a new strip right under another one, in the same group.
+     *
+     * @param  array<string, mixed>  $strip
+     *
+     * @throws SceneError when there is no such strip
+     */
+    public function insertedUnder(array $strip, string $other): self
+    {
+        $id = is_string($strip['id']) ? $strip['id'] : throw SceneError::expected('id', 'an id', $strip['id']);
+        $this->strip($other);
+        $order = [];
+        foreach ($this->order as [$each, $group]) {
+            if ((string) $each === $other) {
+                $order[] = [$id, $group];
+            }
+            $order[] = [$each, $group];
+        }
+
+        return $this->with(['order' => $order, 'strips' => [$id => $strip]]);
+    }
+
+    /**
+     * With a new strip in a group, on top of what that holds.
+     *
+     * @param  array<string, mixed>  $strip
+     */
+    public function insertedInto(array $strip, string $group): self
+    {
+        $id = is_string($strip['id']) ? $strip['id'] : throw SceneError::expected('id', 'an id', $strip['id']);
+        $held = array_keys(array_filter($this->order, static fn (array $each): bool => (string) $each[0] === $group || $each[1] === $group));
+        $order = $this->order;
+        array_splice($order, ($held === [] ? count($order) - 1 : max($held)) + 1, 0, [[$id, $held === [] ? null : $group]]);
+
+        return $this->with(['order' => $order, 'strips' => [$id => $strip]]);
+    }
+
+    /**
      * With other values of one strip, or of a source.
      *
      * @param  array<array-key, mixed>  $values

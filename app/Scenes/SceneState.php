@@ -9,7 +9,6 @@ use App\Models\Scene;
 use App\Models\Strip as StripRow;
 use Aumbrel\Core\Color\LightColour;
 use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\Shines;
 use Aumbrel\Core\Kind\StripKind;
@@ -115,10 +114,9 @@ final readonly class SceneState
     public static function shown(Strip $strip, Hanging $hanging): array
     {
         $drive = $hanging->drive($strip);
-        $kind = $drive !== null && $strip->kind instanceof Driven ? $strip->kind->driven($drive, $strip->values) : $strip->kind;
 
         return [
-            'outlines' => (object) $kind->outlines($hanging->scene->stage), 'inForce' => (object) $hanging->inForce($strip),
+            'outlines' => (object) $hanging->asLit($strip)->outlines($hanging->scene->stage), 'inForce' => (object) $hanging->inForce($strip),
             'atLimit' => $drive !== null && Hanging::isClamped($strip, $drive),
         ];
     }

@@ -29,6 +29,9 @@ use Aumbrel\Core\Mask\StrokesMask;
 use Aumbrel\Core\Mask\TextureMask;
 use Aumbrel\Core\Plate\Plate;
 use Aumbrel\Core\Scene\Group;
+use Aumbrel\Core\Shadow\Cast;
+use Aumbrel\Core\Shadow\Contact;
+use Aumbrel\Core\Shadow\WallShadow;
 
 /** The only place that names every kind; handed to whoever reads scenes. */
 final class Registry
@@ -51,6 +54,9 @@ final class Registry
                 Leak::class,
                 Paint::class,
                 Torch::class,
+                Cast::class,
+                WallShadow::class,
+                Contact::class,
                 Fill::class,
                 Base::class,
                 Group::class,

@@ -20,6 +20,12 @@ final readonly class Homography
     {
     }
 
+    /** @param  array{float, float, float, float, float, float, float, float, float}  $h  row after row */
+    public static function of(array $h): self
+    {
+        return new self($h);
+    }
+
     /**
      * @param  array{Point, Point, Point, Point}  $from
      * @param  array{Point, Point, Point, Point}  $to

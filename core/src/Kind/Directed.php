@@ -11,11 +11,8 @@ use Aumbrel\Core\Stage\Footing;
 use Aumbrel\Core\Stage\Stage;
 
 /** A light that comes from somewhere: it has a bearing, seen from what it lights. */
-interface Directed
+interface Directed extends SeenFrom
 {
-    /** The plate that it lights by its own values; null when that follows from where it aims or what it is confined to. */
-    public function lights(): ?string;
-
     /** What it aims at; null when it aims at nothing but its plate. */
     public function aim(): ?Point;
 

@@ -10,6 +10,9 @@ use Aumbrel\Core\Stage\Stage;
 /** A light that is placed by one line: from where it stands to where it aims. */
 interface Drawn
 {
+    /** From where to where the line is drawn. */
+    public const LINE = 'from where it stands to where it aims';
+
     /**
      * @param  float  $span  the shorter side of what is looked at, in scene pixels
      * @return array<string, mixed> the values of a new one

@@ -9,6 +9,7 @@ enum Family: string
 {
     case Plate = 'plate';
     case Light = 'light';
+    case Shadow = 'shadow';
     case Flat = 'flat';
     case Grade = 'grade';
     case Group = 'group';
@@ -25,7 +26,7 @@ enum Family: string
         return match ($this) {
             self::Plate => 'Match',
             self::Light => 'Light',
-            self::Flat => 'Shade',
+            self::Shadow, self::Flat => 'Shade',
             self::Grade => 'Match',
             self::Group => 'Finish',
         };

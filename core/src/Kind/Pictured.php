@@ -46,6 +46,12 @@ interface Pictured extends StripKind
     /** @return list<Point> the feet that were marked, in its picture's pixels */
     public function feet(): array;
 
+    /** How far before its wall it hangs, px. */
+    public function gap(): float;
+
+    /** Whether shadows that others throw fall on it. */
+    public function receives(): bool;
+
     /**
      * The values that let it stand with its feet elsewhere, at the same height in space: it grows toward the viewer.
      *

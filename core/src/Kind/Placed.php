@@ -6,15 +6,23 @@ namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Stage\SceneSource;
 use Aumbrel\Core\Stage\Stage;
+use Closure;
 
 /** A source among the plates of a scene: what its light can fall on. */
 final readonly class Placed
 {
     /**
      * @param  list<PlacedPlate>  $plates  back to front
+     * @param  (Closure(string, bool): ?float)|null  $density  of the shadow of a plate, on the ground or a wall, percent
      */
-    public function __construct(public SceneSource $source, public Stage $stage, public array $plates)
+    public function __construct(public SceneSource $source, public Stage $stage, public array $plates, private ?Closure $density = null)
     {
+    }
+
+    /** How dense the shadow is that the source throws of a plate, percent: as much as it gives of all light there. */
+    public function share(string $plate, bool $onWall): ?float
+    {
+        return $this->density === null ? null : ($this->density)($plate, $onWall);
     }
 
     /** The lowest plate: the place, not something in it. */

@@ -27,6 +27,11 @@ trait Plain
         return 0.0;
     }
 
+    public static function placedAmount(): float
+    {
+        return 100.0;
+    }
+
     public function mirrored(Values $own, Mirror $mirror): array
     {
         return $own->mirrored($mirror);

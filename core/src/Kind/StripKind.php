@@ -55,6 +55,9 @@ interface StripKind
     /** The level of a new one, in stops, for lights. */
     public static function placedLevel(): float;
 
+    /** The amount of a new one, in percent, for everything but lights. */
+    public static function placedAmount(): float;
+
     /**
      * What it lays over what lies below, back to front; nothing when it does nothing.
      *

@@ -8,6 +8,7 @@ use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Raster\Halved;
 
 /**
  * A square block of what shines in the finest pixels, or in larger ones, each the mean of four of half its size. Blocks are
@@ -47,7 +48,7 @@ final readonly class EmitterBlock implements Plane
             return (new EmitterPlane($this->emitter, new Window($this->column * $size, $this->row * $size, $size, $size, 1 / $this->finest)))->fill($planes);
         }
 
-        return self::FINEST >> $this->level === 0 ? [$this->meanOfFour($planes)] : self::halved($planes->numbers($this->finer($this->column, $this->row)), self::side($this->level));
+        return self::FINEST >> $this->level === 0 ? [$this->meanOfFour($planes)] : Halved::of($planes->numbers($this->finer($this->column, $this->row)), self::side($this->level), self::side($this->level));
     }
 
     private function finer(int $column, int $row): self
@@ -66,23 +67,5 @@ final readonly class EmitterBlock implements Plane
         }
 
         return 0.25 * $sum;
-    }
-
-    /**
-     * @param  list<float>  $fine
-     * @return list<float>
-     */
-    private static function halved(array $fine, int $side): array
-    {
-        $means = [];
-        $pitch = 2 * $side;
-        for ($row = 0; $row < $side; $row++) {
-            $at = 2 * $row * $pitch;
-            for ($column = 0; $column < $side; $column++, $at += 2) {
-                $means[] = 0.25 * ($fine[$at] + $fine[$at + 1] + $fine[$at + $pitch] + $fine[$at + $pitch + 1]);
-            }
-        }
-
-        return $means;
     }
 }

@@ -65,6 +65,8 @@ final readonly class Plate implements Pictured
         private ?FoundBearing $bearing,
         private ?Stance $stance,
         private ?Feet $feet,
+        private float $gap,
+        private bool $receives,
         private array $own,
     ) {
     }
@@ -103,6 +105,7 @@ final readonly class Plate implements Pictured
             FeetValue::optional('feet', 'Feet', 'placing', 'its lower edge')->shownWhen('stance', ['', Stance::Stands->value]),
             SurfaceValue::wall('wall', 'On', 'placing', 'any wall behind it')->shownWhen('stance', [Stance::Hangs->value]),
             NumberValue::named('gap', 'Gap', 'placing', Unit::Pixels, 0, 100000, 10, 1)->shownWhen('stance', [Stance::Hangs->value]),
+            ToggleValue::named('receives', 'Takes shadows', 'placing')->shownWhen('stance', ['', Stance::Stands->value, Stance::Hangs->value]),
             LineValue::optional('horizon', 'Horizon', 'placing', 'not drawn'),
             ...BaseTone::parameters(),
             ...Edge::parameters(),
@@ -115,7 +118,7 @@ final readonly class Plate implements Pictured
         return new self($values->text('picture'), new Placement(
             $values->object('place', Point::class), $values->object('pivot', Point::class), $values->number('scale'), $values->number('turn'), $values->toggle('mirrored'),
         ), $values->optional('fit', Corners::class), BaseTone::from($values), Edge::from($values), $values->optional('horizon', Line::class), $values->optional('bearing', FoundBearing::class),
-            Stance::tryFrom($values->optionalText('stance') ?? ''), $values->optional('feet', Feet::class), $values->toArray());
+            Stance::tryFrom($values->optionalText('stance') ?? ''), $values->optional('feet', Feet::class), $values->number('gap'), $values->toggle('receives'), $values->toArray());
     }
 
     public function picture(): string
@@ -136,6 +139,16 @@ final readonly class Plate implements Pictured
     public function feet(): array
     {
         return $this->feet->points ?? [];
+    }
+
+    public function gap(): float
+    {
+        return $this->gap;
+    }
+
+    public function receives(): bool
+    {
+        return $this->receives;
     }
 
     public function walkedTo(Point $feet, Point $to, ?float $horizon): array

@@ -5,13 +5,10 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Reading;
 
 use Aumbrel\Core\Kind\Directed;
-use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Pictured;
-use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Scene\Hanging;
 use Aumbrel\Core\Scene\Measures;
 use Aumbrel\Core\Scene\Scene;
-use Aumbrel\Core\Scene\Strip;
 use Aumbrel\Core\Stage\SceneSource;
 
 /** What the tool notices in a scene. */
@@ -136,21 +133,13 @@ final readonly class Readings
     {
         $readings = [];
         foreach ($this->scene->everyStrip() as $strip) {
-            $problem = $strip->muted ? null : $this->asLit($strip)->problem(new Standing($strip, $this->scene, $this->measures));
+            $problem = $strip->muted ? null : $this->hanging->asLit($strip)->problem(new Standing($strip, $this->scene, $this->measures));
             if ($problem !== null) {
                 $readings[] = new Reading("strip {$strip->id}", 'strip', [$strip->id], "{$strip->name}: {$problem}", 'Until then this strip does nothing.');
             }
         }
 
         return $readings;
-    }
-
-    /** A strip's kind as its source drives it. */
-    private function asLit(Strip $strip): StripKind
-    {
-        $drive = $strip->source === null ? null : $this->hanging->drive($strip);
-
-        return $drive === null || ! $strip->kind instanceof Driven ? $strip->kind : $strip->kind->driven($drive, $strip->values);
     }
 
     /** @return list<Reading> plates that are said to stand where there is no floor */

@@ -34,7 +34,7 @@ final readonly class Consequence
      */
     public function of(SceneSource $source, Closure $brightness): array
     {
-        $placed = new Placed($source, $this->scene->stage, $this->plates());
+        $placed = new Placed($source, $this->scene->stage, $this->plates(), $this->density($source));
         $all = [];
         foreach ($this->kinds->strips as $kind) {
             if (is_subclass_of($kind, Proposes::class)) {
@@ -46,6 +46,18 @@ final readonly class Consequence
         return array_map(fn (Proposal $proposal): Proposal => $this->measured($proposal, $source, $brightness), $all);
     }
 
+    /** @return Closure(string, bool): ?float of the shadow of a plate, on the ground or a wall, percent */
+    private function density(SceneSource $source): Closure
+    {
+        $shares = new Shares($this->scene, new Footings($this->scene, $this->measures));
+
+        return function (string $plate, bool $onWall) use ($shares, $source): ?float {
+            $strip = $this->scene->find($plate);
+
+            return $strip === null ? null : round(Shares::density($shares->share($strip, $source, $onWall)), 1);
+        };
+    }
+
     /** @return list<PlacedPlate> */
     private function plates(): array
     {
@@ -55,10 +67,8 @@ final readonly class Consequence
             if (! $strip->kind instanceof Pictured || $strip->muted) {
                 continue;
             }
-            $box = $this->measures->box($strip);
-            $placement = $strip->kind->placement(...$this->measures->size($strip->kind->picture()) ?? [1, 1]);
-            $corner = $box === null ? null : [$placement->toScene(new Point($box->left, $box->top)), $placement->toScene(new Point($box->right, $box->bottom))];
-            $size = $corner === null ? 0.0 : min(abs($corner[1]->x - $corner[0]->x), abs($corner[1]->y - $corner[0]->y));
+            $box = Standings::box($strip, $this->measures);
+            $size = $box === null ? 0.0 : min($box->right - $box->left, $box->bottom - $box->top);
             $plates[] = new PlacedPlate($strip->id, $strip->name, $footings->stance($strip), $this->measures->isCutOut($strip), $footings->of($strip->id), $size);
         }
 

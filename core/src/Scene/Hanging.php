@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Scene;
 
-use Aumbrel\Core\Kind\Directed;
 use Aumbrel\Core\Kind\Drive;
 use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Kind\Grounded;
+use Aumbrel\Core\Kind\SeenFrom;
+use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Value\Unit;
 
 /** What hangs on the sources of a scene, and what these make of it: the step between a scene as it is written and as it is lit. */
@@ -14,16 +16,16 @@ final readonly class Hanging
 {
     public Footings $footings;
 
-    public function __construct(public Scene $scene, Measures $measures)
+    public function __construct(public Scene $scene, private Measures $measures)
     {
         $this->footings = new Footings($scene, $measures);
     }
 
-    /** The scene with every strip as its source drives it, and with what another strip's falloff leaves to it. */
+    /** The scene with every strip as its source drives it, as its plates stand, and with what another strip's falloff leaves to it. */
     public function resolved(): Scene
     {
         foreach ($this->scene->everyStrip() as $strip) {
-            if ($strip->source !== null || $strip->complements !== null) {
+            if ($strip->source !== null || $strip->complements !== null || $strip->kind instanceof Grounded) {
                 return $this->scene->with($this->strips($this->scene->strips));
             }
         }
@@ -38,7 +40,7 @@ final readonly class Hanging
         if ($source === null) {
             return null;
         }
-        $plate = $strip->kind instanceof Directed ? $strip->kind->lights() : null;
+        $plate = $strip->kind instanceof SeenFrom ? $strip->kind->lights() : null;
 
         return new Drive($source, $this->scene->stage, $this->footings->of($plate ?? $strip->confinedTo), $this->scene->white);
     }
@@ -53,6 +55,15 @@ final readonly class Hanging
         $drive = $this->drive($strip);
 
         return $drive === null || ! $strip->kind instanceof Driven ? [] : $strip->kind->inForce($drive);
+    }
+
+    /** A strip's kind as its source drives it, and as the plates stand that it needs. */
+    public function asLit(Strip $strip): StripKind
+    {
+        $drive = $this->drive($strip);
+        $kind = $drive !== null && $strip->kind instanceof Driven ? $strip->kind->driven($drive, $strip->values) : $strip->kind;
+
+        return $kind instanceof Grounded ? $kind->on(new Standings($this->scene, $this->measures, $this->footings, $strip->id)) : $kind;
     }
 
     /** A strip's level and its source's together, within what a level can be. */
@@ -96,9 +107,10 @@ final readonly class Hanging
                 return $strip->holding($this->strips($strip->strips));
             }
             $drive = $this->drive($strip);
+            $kind = $this->asLit($strip);
 
-            return $drive === null || ! $strip->kind instanceof Driven ? $strip
-                : $strip->driven($strip->kind->driven($drive, $strip->values), self::level($strip, $drive), $strip->muted || $drive->source->muted);
+            return $kind === $strip->kind ? $strip
+                : $strip->driven($kind, $drive === null ? $strip->level : self::level($strip, $drive), $strip->muted || ($drive?->source->muted ?? false));
         }, $strips);
     }
 }

@@ -83,6 +83,11 @@ final readonly class Lamp implements Source
         return new Vector($this->at->x - $camera->column, $camera->eyeRow() - $this->at->y, $this->depth);
     }
 
+    public function rays(Camera $camera): Rays
+    {
+        return Rays::from($this->place($camera), $this->width);
+    }
+
     /** Its way is that from the plate in the picture, so that the azimuth is always the direction that one sees. */
     public function bearingFrom(Footing $from, Camera $camera): Bearing
     {
@@ -101,16 +106,32 @@ final readonly class Lamp implements Source
     {
         $distance = max(1.0, $this->wayFrom($from, $camera)->length());
         $way = (new Vector(...$bearing->vector()))->times($distance);
-        $depth = $from->depth + $way->z;
         if (! $this->isSeen) {
-            $place = $from->place($camera)->plus($way);
-
-            return ['place' => [round($place->x + $camera->column, 1), round($camera->eyeRow() - $place->y, 1)], 'depth' => round($place->z, 1)];
+            return self::unseenAt($from->place($camera)->plus($way), $camera);
         }
-        $depth = min($depth, self::NEAREST * $camera->focal);
+        $depth = min($from->depth + $way->z, self::NEAREST * $camera->focal);
         $scale = $camera->scale($depth);
 
         return ['place' => [round($from->middle->x + $way->x / $scale, 1), round($from->middle->y - $way->y / $scale, 1)], 'depth' => round($depth, 1)];
+    }
+
+    /** One that is seen stays before the camera. */
+    public function shiningThrough(Vector $place, Vector $toward, Camera $camera): array
+    {
+        $there = $place->plus($toward->times(max(1.0, $this->place($camera)->minus($place)->length())));
+        if (! $this->isSeen) {
+            return self::unseenAt($there, $camera);
+        }
+        $depth = min($there->z, self::NEAREST * $camera->focal);
+        $scale = $camera->scale($depth);
+
+        return ['place' => [round($camera->column + $there->x / $scale, 1), round($camera->eyeRow() - $there->y / $scale, 1)], 'depth' => round($depth, 1)];
+    }
+
+    /** @return array<string, mixed> of a lamp that is off the picture, by its place in space */
+    private static function unseenAt(Vector $place, Camera $camera): array
+    {
+        return ['place' => [round($place->x + $camera->column, 1), round($camera->eyeRow() - $place->y, 1)], 'depth' => round($place->z, 1)];
     }
 
     private function wayFrom(Footing $from, Camera $camera): Vector

@@ -49,6 +49,9 @@ interface Source
     /** Where it is seen in the picture; null when it is not. */
     public function seenAt(Camera $camera): ?Point;
 
+    /** Its light as shadows need it, in the camera's space. */
+    public function rays(Camera $camera): Rays;
+
     /** Where it stands in space; null for one that is infinitely far. */
     public function place(Camera $camera): ?Vector;
 
@@ -58,4 +61,12 @@ interface Source
      * @return array<string, mixed>
      */
     public function turnedTo(Bearing $bearing, Footing $from, Camera $camera): array;
+
+    /**
+     * The values that let its light come through a place of the camera's space from a direction, from as far as it is.
+     *
+     * @param  Vector  $toward  of length 1
+     * @return array<string, mixed>
+     */
+    public function shiningThrough(Vector $place, Vector $toward, Camera $camera): array;
 }

@@ -84,6 +84,12 @@ final readonly class Sun implements Source
         return $z >= -1e-6 ? null : new Point($camera->column + $camera->focal * $x / -$z, $camera->eyeRow() - $camera->focal * $y / -$z);
     }
 
+    /** Its rays are parallel: over the picture its direction does not turn. */
+    public function rays(Camera $camera): Rays
+    {
+        return Rays::parallel($this->bearing, $this->width);
+    }
+
     public function place(Camera $camera): ?Vector
     {
         return null;
@@ -94,6 +100,11 @@ final readonly class Sun implements Source
         [$x, $y, $z] = $bearing->vector();
 
         return self::along(Bearing::toward($x - $z * ($from->middle->x - $camera->column) / $camera->focal, $y + $z * ($from->middle->y - $camera->eyeRow()) / $camera->focal, $z));
+    }
+
+    public function shiningThrough(Vector $place, Vector $toward, Camera $camera): array
+    {
+        return self::along(Bearing::toward($toward->x, $toward->y, $toward->z));
     }
 
     /** @return array<string, mixed> */

@@ -72,6 +72,14 @@ final readonly class Wall
         return [$top($left), $top($right), $right->toArray(), $left->toArray()];
     }
 
+    /** Whether its foot is seen on the floor, below the horizon. */
+    public function standsOnFloor(Camera $camera): bool
+    {
+        $corners = $this->corners($camera);
+
+        return $camera->horizon !== null && count($corners) === 4 && min($corners[2][1], $corners[3][1]) >= $camera->horizon + 1;
+    }
+
     /**
      * Where it stands in space. One whose foot lies below the horizon is upright over it; of any other one the four corners
      * are taken for those of a rectangle, whose middle stands over the contact row.
@@ -79,7 +87,7 @@ final readonly class Wall
     public function face(Camera $camera): Face
     {
         [$upperLeft, $upperRight, $right, $left] = array_map(static fn (array $corner): Point => new Point(...$corner), $this->corners($camera));
-        if ($camera->horizon !== null && min($left->y, $right->y) >= $camera->horizon + 1) {
+        if ($this->standsOnFloor($camera)) {
             [$a, $b] = [$camera->place($left, $camera->depthOfRow($left->y)), $camera->place($right, $camera->depthOfRow($right->y))];
 
             return self::through($a, (new Vector(0.0, 1.0, 0.0))->cross($b->minus($a)), $camera);

@@ -14,6 +14,12 @@ final readonly class ToggleValue extends ValueType
         return new Parameter($name, $label, $section, new self, $default);
     }
 
+    /** One that is on unless it is said otherwise. */
+    public static function on(string $name, string $label, string $section): Parameter
+    {
+        return self::named($name, $label, $section, true);
+    }
+
     public static function key(): string
     {
         return 'switch';

@@ -73,6 +73,14 @@ final readonly class Values
         return $this->get($name) === null ? null : $this->text($name);
     }
 
+    /** @return list<string> */
+    public function texts(string $name): array
+    {
+        $value = $this->get($name);
+
+        return is_array($value) ? array_values(array_filter($value, is_string(...))) : throw new LogicException("{$name} is no list of texts");
+    }
+
     public function toggle(string $name): bool
     {
         return is_bool($value = $this->get($name)) ? $value : throw new LogicException("{$name} is no switch");

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gestures;
+
+use App\Faults\NotPossible;
+use App\Render\Belonging;
+use App\Scenes\FlatScene;
+use App\Scenes\SceneStore;
+use Aumbrel\Core\Registry;
+use Aumbrel\Core\Scene\Scene as Document;
+use Aumbrel\Core\Scene\ShadowsOf;
+
+/**
+ * All shadows of a plate in one action, each adjustable by itself: by every source, and where it touches; of what hangs also by the
+ * light of the room. They are held in a group under the plate.
+ */
+final class CastShadows extends Gesture
+{
+    public function __construct(private readonly SceneStore $store)
+    {
+    }
+
+    public function rules(): array
+    {
+        return ['strip' => 'required|string|max:40', 'revision' => 'sometimes|integer|min:0'];
+    }
+
+    public function label(Asked $asked): string
+    {
+        return 'Cast its shadows';
+    }
+
+    public function onto(FlatScene $scene, Asked $asked): FlatScene
+    {
+        $plate = $asked->strip();
+        $scene->plate($plate);
+        $document = Document::read($scene->toDocument(), Registry::kinds());
+        $shadows = (new ShadowsOf($document, $this->store->known($asked->scene), Registry::kinds()))->plate($plate);
+        if ($shadows === []) {
+            throw new NotPossible('strip', 'Only a plate that is cut out throws a shadow: cut it out first.');
+        }
+        $group = FlatScene::newId();
+        $name = is_string($scene->strip($plate)['name'] ?? null) ? mb_substr($scene->strip($plate)['name'], 0, 60) : 'plate';
+        $scene = $scene->insertedUnder(['id' => $group, 'kind' => 'group', 'name' => $scene->freeName("Shadows of {$name}"), 'mode' => 'normal', 'amount' => 100, 'muted' => false, 'values' => [], 'masks' => []], $plate);
+        foreach ($shadows as $shadow) {
+            $scene = $scene->insertedInto(Belonging::strip(FlatScene::newId(), $shadow, $scene, $shadow->source), $group);
+        }
+
+        return $scene;
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Kind;
+
+use Aumbrel\Core\Stage\Stage;
+
+/** Where the plates of a scene stand, as a strip finds them. */
+interface Grounds
+{
+    public function stage(): Stage;
+
+    /** A plate by its id; null when there is none, when it is no plate, or when nothing of it is there. */
+    public function stand(string $plate): ?Stand;
+
+    /** @return list<Stand> the plates under the strip that stand or hang before the backdrop, back to front */
+    public function under(): array;
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Kind;
+
+use Aumbrel\Core\Geometry\Bounds;
+use Aumbrel\Core\Geometry\Point;
+
+/** A plate as shadows know it: where it stands, and what is there of it. */
+final readonly class Stand
+{
+    /**
+     * @param  Bounds  $box  of what is there of it, scene pixels
+     * @param  non-empty-list<Point>  $feet  one or two, scene pixels
+     * @param  float  $gap  to the wall that it hangs on, px
+     * @param  bool  $receives  whether shadows fall on it
+     */
+    public function __construct(public string $id, public string $name, public Stance $stance, public Bounds $box, public array $feet, public float $gap, public bool $receives)
+    {
+    }
+
+    /** The middle of its feet. */
+    public function foot(): Point
+    {
+        return new Point(array_sum(array_column($this->feet, 'x')) / count($this->feet), array_sum(array_column($this->feet, 'y')) / count($this->feet));
+    }
+
+    /** The shorter side of what is there, px. */
+    public function size(): float
+    {
+        return min($this->box->right - $this->box->left, $this->box->bottom - $this->box->top);
+    }
+}

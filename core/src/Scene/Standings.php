@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Scene;
+
+use Aumbrel\Core\Geometry\Bounds;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Kind\Grounds;
+use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Kind\Stance;
+use Aumbrel\Core\Kind\Stand;
+use Aumbrel\Core\Stage\Stage;
+
+/** Where the plates of a scene stand, as one of its strips finds them. */
+final readonly class Standings implements Grounds
+{
+    public function __construct(private Scene $scene, private Measures $measures, private Footings $footings, private string $strip)
+    {
+    }
+
+    public function stage(): Stage
+    {
+        return $this->scene->stage;
+    }
+
+    public function stand(string $plate): ?Stand
+    {
+        $strip = $this->scene->find($plate);
+
+        return $strip === null ? null : self::of($strip, $this->measures, $this->footings);
+    }
+
+    public function under(): array
+    {
+        $under = [];
+        foreach ($this->scene->everyStrip() as $strip) {
+            if ($strip->id === $this->strip) {
+                break;
+            }
+            $stand = $strip->muted || ! $this->measures->isCutOut($strip) ? null : self::of($strip, $this->measures, $this->footings);
+            if ($stand !== null && $stand->stance !== Stance::Free) {
+                $under[] = $stand;
+            }
+        }
+
+        return $under;
+    }
+
+    /** Null when it is no plate, or nothing of it is there. */
+    public static function of(Strip $strip, Measures $measures, Footings $footings): ?Stand
+    {
+        $plate = $strip->kind;
+        $box = self::box($strip, $measures);
+        $feet = $footings->feet($strip);
+
+        return ! $plate instanceof Pictured || $box === null || $feet === [] ? null
+            : new Stand($strip->id, $strip->name, $footings->stance($strip), $box, $feet, $plate->gap(), $plate->receives());
+    }
+
+    /** The box of what is there of a plate, in the scene. */
+    public static function box(Strip $strip, Measures $measures): ?Bounds
+    {
+        $box = $measures->box($strip);
+        if ($box === null || ! $strip->kind instanceof Pictured) {
+            return null;
+        }
+        $placement = $strip->kind->placement(...$measures->size($strip->kind->picture()) ?? [1, 1]);
+
+        return Bounds::round(array_map(static fn (array $corner): array => $placement->toScene(new Point(...$corner))->toArray(), [[$box->left, $box->top], [$box->right, $box->top], [$box->right, $box->bottom], [$box->left, $box->bottom]]));
+    }
+}

@@ -1,0 +1,273 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Shadow;
+
+use Aumbrel\Core\Bearing\Bearing;
+use Aumbrel\Core\Color\Rgb;
+use Aumbrel\Core\Geometry\Bends;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Vector;
+use Aumbrel\Core\Kind\Drive;
+use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Kind\Grounded;
+use Aumbrel\Core\Kind\LiesUnder;
+use Aumbrel\Core\Kind\Placed;
+use Aumbrel\Core\Kind\PlacedPlate;
+use Aumbrel\Core\Kind\Proposal;
+use Aumbrel\Core\Kind\Proposes;
+use Aumbrel\Core\Kind\Pull;
+use Aumbrel\Core\Kind\Pullable;
+use Aumbrel\Core\Kind\SeenFrom;
+use Aumbrel\Core\Kind\Shades;
+use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\Stance;
+use Aumbrel\Core\Kind\Stand;
+use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Stage\Lamp;
+use Aumbrel\Core\Stage\Rays;
+use Aumbrel\Core\Stage\Stage;
+use Aumbrel\Core\Stage\Sun;
+use Aumbrel\Core\Value\BendsValue;
+use Aumbrel\Core\Value\NumberValue;
+use Aumbrel\Core\Value\ToggleValue;
+use Aumbrel\Core\Value\Unit;
+use Aumbrel\Core\Value\Values;
+
+/**
+ * The shadow that plates throw on the ground, up the walls that stand there, and on plates that take shadows: each cut-out is a
+ * thin upright sheet on its contact row, thrown by parallel rays or by a lamp.
+ */
+final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, SeenFrom, Shades
+{
+    use Throws;
+
+    private const BEND = 'bend ';
+
+    private Rays $rays;
+
+    private float $contact;
+
+    private float $tip;
+
+    private bool $filled;
+
+    private bool $climbs;
+
+    private Bends $bends;
+
+    public static function key(): string
+    {
+        return 'cast';
+    }
+
+    public static function label(): string
+    {
+        return 'Cast shadow';
+    }
+
+    public static function hint(): string
+    {
+        return 'The shadow of a plate on the ground and up the walls';
+    }
+
+    public static function parameters(): array
+    {
+        return [
+            ...self::ofPlates('#11141f'),
+            NumberValue::named('contact', 'Contact softness', 'softness', Unit::Pixels, 0, 500, 1, 0.1),
+            NumberValue::named('tip', 'Left at the tip', 'light', Unit::Percent, 0, 100, 60),
+            NumberValue::direction('azimuth', 'Azimuth', 'direction', 125),
+            NumberValue::named('elevation', 'Elevation', 'direction', Unit::Degrees, -90, 90, -25),
+            NumberValue::named('width', 'Light\'s width', 'softness', Unit::Degrees, 0, 90, 1.5, 0.1),
+            ToggleValue::named('filled', 'Insides filled', 'reach'),
+            ToggleValue::on('climbs', 'Climbs walls', 'reach'),
+            BendsValue::named('bends', 'Bends', 'reach'),
+        ];
+    }
+
+    public static function from(Values $values): self
+    {
+        $own = new self;
+        $own->of = $values->texts('of');
+        $own->colour = Rgb::fromHex($values->text('colour'));
+        $own->rays = Rays::parallel(new Bearing($values->number('azimuth'), $values->number('elevation')), $values->number('width'));
+        [$own->contact, $own->tip] = [$values->number('contact'), $values->number('tip') / 100];
+        [$own->filled, $own->climbs] = [$values->toggle('filled'), $values->toggle('climbs')];
+        $own->bends = $values->object('bends', Bends::class);
+
+        return $own;
+    }
+
+    public static function placed(Point $centre, float $span, ?string $plate = null): array
+    {
+        return ['of' => $plate === null ? [] : [$plate], 'contact' => round(max(0.6, 0.0016 * $span), 1)];
+    }
+
+    public static function line(): string
+    {
+        return 'from the feet of a plate to where the tip of its shadow falls';
+    }
+
+    public static function placedAmount(): float
+    {
+        return 70.0;
+    }
+
+    /** One of all that stand. */
+    public static function proposals(Placed $placed): array
+    {
+        $standing = array_values(array_filter($placed->subjects(), static fn (PlacedPlate $plate): bool => $plate->stance === Stance::Stands || ($plate->stance === Stance::Free && $placed->stage->camera->horizon === null)));
+        if ($standing === []) {
+            return [];
+        }
+        $names = count($standing) > 2 ? 'all that stands' : implode(' and ', array_map(static fn (PlacedPlate $plate): string => $plate->name, $standing));
+
+        return [new Proposal('cast', "Shadow of {$names}", self::class, ['of' => array_map(static fn (PlacedPlate $plate): string => $plate->id, $standing), 'contact' => self::contactOf(min(array_map(static fn (PlacedPlate $plate): float => $plate->size, $standing)))],
+            order: -50, amount: $placed->share($standing[0]->id, false))];
+    }
+
+    /** By each source; without any the one that a new shadow has. */
+    public static function shadowsOf(Stand $stand, array $densities): array
+    {
+        if ($stand->stance === Stance::Hangs) {
+            return [];
+        }
+        $values = ['of' => [$stand->id], 'contact' => self::contactOf($stand->size())];
+
+        return $densities === [] ? [new Proposal('cast', "Shadow of {$stand->name}", self::class, $values, amount: self::placedAmount())]
+            : array_map(static fn (string $source, float $density): Proposal => new Proposal("cast {$source}", "Shadow of {$stand->name}", self::class, $values, amount: $density, source: $source), array_keys($densities), $densities);
+    }
+
+    /** @param  float  $size  the shorter side of what throws it, px */
+    private static function contactOf(float $size): float
+    {
+        return round(max(0.6, 0.004 * $size), 1);
+    }
+
+    public static function hangsOn(): array
+    {
+        return [Lamp::class, Sun::class];
+    }
+
+    public function inForce(Drive $drive): array
+    {
+        $bearing = $drive->source->kind instanceof Sun ? $this->rays($drive)->bearing(new Vector(0.0, 0.0, 0.0)) : $drive->bearing();
+
+        return ['azimuth' => $bearing->azimuth, 'elevation' => $bearing->elevation, 'width' => min(90.0, rad2deg($this->rays($drive)->angle($drive->from->place($drive->stage->camera))))];
+    }
+
+    public function driven(Drive $drive, Values $own): StripKind
+    {
+        $driven = clone $this;
+        $driven->rays = $this->rays($drive);
+
+        return $driven;
+    }
+
+    private function rays(Drive $drive): Rays
+    {
+        return $drive->source->kind->rays($drive->stage->camera);
+    }
+
+    public function layers(Site $site): array
+    {
+        $pieces = [];
+        foreach ($this->shapes($site) as [, $cast, $shape]) {
+            foreach ($cast->everywhere() as $thrown) {
+                $pieces[] = new Piece($shape, $thrown, $cast->bend($this->bends));
+            }
+        }
+
+        return $this->darkening($site, $pieces === [] ? null : new ShadowField($pieces, $this->coverings($site)));
+    }
+
+    public function outlines(Stage $stage): array
+    {
+        $stand = $this->stands()[0] ?? null;
+        $cast = $stand === null ? null : $this->cast($stand, $stage);
+        if ($cast === null) {
+            return [];
+        }
+        $sheet = $cast->sheet;
+        $tip = $cast->tip();
+
+        return [
+            'row' => array_map(static fn (float $x): array => [$x, $sheet->rowAt($x)], [$sheet->box->left, $sheet->box->right]), 'foot' => [$sheet->middle->toArray()],
+            ...($tip === null ? [] : ['tip' => [$tip->toArray()]]),
+            'bends' => array_map(static fn (array $held): array => $held[2]->toArray(), $cast->bendable($this->bends)),
+        ];
+    }
+
+    public function pulled(string $handle, Point $to): ?Pull
+    {
+        $stand = $this->stands()[0] ?? null;
+        $cast = $stand === null || $this->grounds === null ? null : $this->cast($stand, $this->grounds->stage());
+        if (str_starts_with($handle, self::BEND)) {
+            $bends = $cast?->bent($this->bends, (int) substr($handle, strlen(self::BEND)), $to);
+
+            return $bends === null ? null : new Pull(['bends' => $bends->toArray()]);
+        }
+        $way = $cast?->wayForTip($to);
+        if ($cast === null || $way === null) {
+            return null;
+        }
+        $bearing = Bearing::toward($way->x, $way->y, $way->z);
+
+        return new Pull(['azimuth' => round($bearing->azimuth, 2), 'elevation' => round($bearing->elevation, 2)], $cast->topInSpace(), $way);
+    }
+
+    private function cast(Stand $stand, Stage $stage): ?CastOnStage
+    {
+        return CastOnStage::of($stand, $stage, $this->rays, $this->contact, $this->tip, $this->climbs);
+    }
+
+    /** @return list<array{string, CastOnStage, CastShape}> its plates that throw something, by id */
+    private function shapes(Site $site): array
+    {
+        $all = [];
+        foreach ($this->stands() as $stand) {
+            $cast = $this->cast($stand, $site->stage());
+            $shape = $cast === null ? null : CastShape::of($site, $stand->id, $this->filled, $cast->sheet);
+            if ($cast !== null && $shape !== null) {
+                $all[] = [$stand->id, $cast, $shape];
+            }
+        }
+
+        return $all;
+    }
+
+    /**
+     * A plate that takes shadows takes them as a wall at its depth; a plate throws none on itself.
+     *
+     * @return list<Piece>
+     */
+    private function received(Site $site, Stand $on): array
+    {
+        $pieces = [];
+        foreach ($on->receives ? $this->shapes($site) : [] as [$id, $cast, $shape]) {
+            $thrown = $id === $on->id ? null : $cast->onPlate($on);
+            if ($thrown !== null) {
+                $pieces[] = new Piece($shape, $thrown);
+            }
+        }
+
+        return $pieces;
+    }
+
+    private function lack(): ?string
+    {
+        foreach ($this->stands() as $stand) {
+            $cast = $this->grounds === null ? null : $this->cast($stand, $this->grounds->stage());
+            if ($cast === null) {
+                return "The feet of {$stand->name} are at the horizon or above it, where there is no ground: move it down, or mark its feet.";
+            }
+            if ($cast->isNothing()) {
+                return $this->rays->isParallel ? 'Its light comes from below the ground, or so flat that it throws nothing: let it stand higher.' : "Its lamp throws nothing of {$stand->name}: let it hang higher.";
+            }
+        }
+
+        return null;
+    }
+}

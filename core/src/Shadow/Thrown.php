@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Shadow;
+
+use Aumbrel\Core\Geometry\Bounds;
+use Aumbrel\Core\Geometry\Homography;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Vector;
+use Aumbrel\Core\Stage\Rays;
+
+/**
+ * A sheet thrown on a surface by a light.
+ *
+ * The penumbra across is (way from the casting place along the ray) x (angle of the light), and 1/(sine of the ray's angle to the
+ * surface) times that along the shadow; sigma is a quarter of each, carried into the picture by the camera, and there never below the contact softness.
+ */
+final readonly class Thrown implements Throwing
+{
+    /** What is so much nearer to the camera than the contact row is not seen. */
+    private const NEAREST = 0.05;
+
+    /** Places on each side of the sheet's box that are thrown to see where the shadow ends. */
+    private const ALONG_SIDE = 12;
+
+    /** A Gaussian counts as ended at this many sigmas. */
+    private const ENDED = 4.0;
+
+    private Homography $toSheet;
+
+    /**
+     * @param  Rays  $rays  in the sheet's space, raised
+     * @param  float  $angle  of the light, radians; the same for all of the plate
+     * @param  float  $contact  the least sigma, px of the picture at the contact row
+     * @param  float  $tip  0..1, the share of the density that is left at the tip
+     */
+    public function __construct(private Sheet $sheet, private Rays $rays, private Surface $surface, private float $angle, private float $contact, private float $tip)
+    {
+        $this->toSheet = $sheet->view->through($surface->face, $sheet->upright, $rays);
+    }
+
+    public function toSheet(): Homography
+    {
+        return $this->toSheet;
+    }
+
+    public function sides(): array
+    {
+        return $this->surface->sides;
+    }
+
+    public function softness(float $x, float $y): ?Softness
+    {
+        $view = $this->sheet->view;
+        $there = $view->meets(new Point($x, $y), $this->surface->face);
+        if ($there === null) {
+            return null;
+        }
+        $way = $this->rays->toward($there);
+        $through = $this->sheet->upright->normal->dot($way);
+        if (abs($through) < 1e-12) {
+            return null;
+        }
+        $share = -$this->sheet->upright->over($there) / $through;
+        $length = $way->length();
+        $toward = $way->times(1 / max(1e-12, $length));
+        $slant = $this->surface->face->normal->dot($toward);
+        $place = $there->plus($way->times($share));
+        if ($slant <= $this->surface->flattest || (! $this->rays->isParallel && $share >= 1) || $view->scale($there) <= self::NEAREST * $view->scale($place)) {
+            return null;
+        }
+        $sigma = max(0.0, $share) * $length * $this->angle / 4;
+
+        return new Softness(...$this->axes($toward, $slant, $sigma, $there), least: $this->contact, left: $this->left($place));
+    }
+
+    public function extent(): ?Bounds
+    {
+        $box = $this->sheet->box;
+        $places = [];
+        $bottom = max($box->bottom, $this->sheet->rowAt($box->left), $this->sheet->rowAt($box->right));
+        for ($k = 0; $k <= self::ALONG_SIDE; $k++) {
+            $t = $k / self::ALONG_SIDE;
+            foreach ([[$box->left + $t * ($box->right - $box->left), $box->top], [$box->left, $box->top + $t * ($bottom - $box->top)], [$box->right, $box->top + $t * ($bottom - $box->top)]] as [$x, $y]) {
+                $place = new Point($x, min($y, $this->sheet->rowAt($x)));
+                $thrown = $this->thrown($place);
+                $soft = $thrown === null ? null : $this->softAt($thrown);
+                if ($thrown === null || $soft === null) {
+                    return null;
+                }
+                $places[] = [$thrown->x - $soft[0], $thrown->y - $soft[1]];
+                $places[] = [$thrown->x + $soft[0], $thrown->y + $soft[1]];
+            }
+        }
+
+        return Bounds::round($places)?->grown(2.0);
+    }
+
+    /** Where a place of the cut-out is thrown to; null when nowhere that is seen. */
+    public function thrown(Point $seen): ?Point
+    {
+        $view = $this->sheet->view;
+        $place = $this->sheet->place($seen);
+        if ($place === null) {
+            return null;
+        }
+        $way = $this->rays->toward($place);
+        $slant = $this->surface->face->normal->dot($way);
+        if ($slant <= $this->surface->flattest * $way->length()) {
+            return null;
+        }
+        $there = $place->minus($way->times($this->surface->face->over($place) / $slant));
+
+        return $view->scale($there) <= self::NEAREST * $view->scale($place) ? null : $view->seen($there);
+    }
+
+    public function key(): string
+    {
+        return "thrown {$this->sheet->key()} by {$this->rays->key()} {$this->angle} {$this->contact} {$this->tip} on {$this->surface->key()}";
+    }
+
+    /** @return array{float, float}|null how far the blur reaches there, px across and down */
+    private function softAt(Point $seen): ?array
+    {
+        $view = $this->sheet->view;
+        $there = $view->meets($seen, $this->surface->face);
+        if ($there === null) {
+            return null;
+        }
+        $way = $this->rays->toward($there);
+        $toward = $way->unit();
+        $slant = max($this->surface->flattest, $this->surface->face->normal->dot($toward));
+        $through = $this->sheet->upright->normal->dot($way);
+        $share = abs($through) < 1e-12 ? 0.0 : max(0.0, -$this->sheet->upright->over($there) / $through);
+        [[$ax, $ay], [$bx, $by]] = $this->axes($toward, $slant, $share * $way->length() * $this->angle / 4, $there);
+
+        return [self::ENDED * max($this->contact, hypot($ax, $bx)), self::ENDED * max($this->contact, hypot($ay, $by))];
+    }
+
+    /**
+     * A penumbra as it is seen: across the shadow, and along it, where the rays come in aslant.
+     *
+     * @param  float  $sigma  across the rays, px of space
+     * @return array{array{float, float}, array{float, float}} px, their lengths are sigmas
+     */
+    private function axes(Vector $toward, float $slant, float $sigma, Vector $there): array
+    {
+        $normal = $this->surface->face->normal;
+        $along = $toward->minus($normal->times($slant));
+        // straight from above there is no along: any two will do
+        $along = $along->length() < 1e-9 ? $normal->cross(new Vector($normal->y, $normal->z, $normal->x)) : $along;
+        $along = $along->unit();
+        $view = $this->sheet->view;
+
+        return [$view->seenWay($there, $normal->cross($along)->times($sigma)), $view->seenWay($there, $along->times($sigma / $slant))];
+    }
+
+    /** The share of the density that is left of what is thrown from a place: it falls evenly with its height. */
+    private function left(Vector $place): float
+    {
+        $top = $this->sheet->tall() * $this->sheet->unit();
+
+        return 1 - (1 - $this->tip) * max(0.0, min(1.0, $this->sheet->height($place) / $top));
+    }
+}

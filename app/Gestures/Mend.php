@@ -53,9 +53,13 @@ final class Mend extends Gesture
     {
         $mend = $this->mend($asked);
         if ($mend->strip !== null) {
-            $mended = $scene->withValues($mend->strip, $mend->values);
+            foreach ([$mend, ...$mend->also] as $part) {
+                $strip = $part->strip ?? $mend->strip;
+                $scene = $scene->withValues($strip, $part->values);
+                $scene = $part->fields === [] ? $scene : $scene->with(['strips' => [$strip => array_replace($scene->strip($strip), $part->fields)]]);
+            }
 
-            return $mend->fields === [] ? $mended : $mended->with(['strips' => [$mend->strip => array_replace($mended->strip($mend->strip), $mend->fields)]]);
+            return $scene;
         }
         $accepted = is_array($scene->scene['accepted'] ?? null) ? $scene->scene['accepted'] : [];
 

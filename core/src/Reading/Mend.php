@@ -12,8 +12,9 @@ final readonly class Mend
     /**
      * @param  array<string, mixed>  $values  by name
      * @param  array<string, mixed>  $fields  of the strip itself, such as its mode or its level
+     * @param  list<Mend>  $also  of other strips, in the same step
      */
-    public function __construct(public string $key, public string $label, public ?string $strip = null, public array $values = [], public array $fields = [])
+    public function __construct(public string $key, public string $label, public ?string $strip = null, public array $values = [], public array $fields = [], public array $also = [])
     {
     }
 }

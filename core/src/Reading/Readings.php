@@ -31,7 +31,7 @@ final readonly class Readings
         $agreement = new Agreement($this->scene, $this->hanging, $this->compass);
         $strips = $this->strips();
 
-        return $this->notAccepted([...$this->directions(), ...$strips, ...$this->stances(), ...$this->cutOuts(), ...$agreement->readings(), ...$this->seen($strips)]);
+        return $this->notAccepted([...$this->directions(), ...$strips, ...$this->stances(), ...$this->cutOuts(), ...(new Shadows($this->scene, $this->measures, $this->compass))->readings(), ...$agreement->readings(), ...$this->seen($strips)]);
     }
 
     /** @return list<Reading> those that rest on what was measured in the picture */

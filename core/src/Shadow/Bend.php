@@ -7,8 +7,8 @@ namespace Aumbrel\Core\Shadow;
 use Aumbrel\Core\Geometry\Point;
 
 /**
- * How a shadow is bent: where it was dragged to it shows what lay where it was dragged from, around that less and less, and at
- * the feet nothing moves.
+ * How a shadow is bent: where it was dragged to it shows what lay where it was dragged from, before and behind that less and less,
+ * and at the feet nothing moves.
  */
 final readonly class Bend
 {
@@ -42,13 +42,13 @@ final readonly class Bend
     public function at(float $x, float $y): array
     {
         [$dx, $dy, $sum] = [0.0, 0.0, 0.0];
-        $own = hypot($x - $this->foot->x, $y - $this->foot->y);
         foreach ($this->drags as [$from, $to]) {
             $distance = max(1.0, $to->distanceTo($this->foot));
+            // how far along the shadow: across it everything is moved alike
+            $along = (($x - $this->foot->x) * ($to->x - $this->foot->x) + ($y - $this->foot->y) * ($to->y - $this->foot->y)) / $distance;
             $reach = max(self::REACH * $distance, self::LEAST * $from->distanceTo($to), 1.0);
-            $weight = exp(-(($x - $to->x) ** 2 + ($y - $to->y) ** 2) / (2 * $reach * $reach));
-            $held = max(0.0, min(1.0, ($own / $distance - self::HELD[0]) / (self::HELD[1] - self::HELD[0])));
-            $weight *= $held * $held * (3 - 2 * $held);
+            $held = max(0.0, min(1.0, ($along / $distance - self::HELD[0]) / (self::HELD[1] - self::HELD[0])));
+            $weight = exp(-($along - $distance) ** 2 / (2 * $reach * $reach)) * $held * $held * (3 - 2 * $held);
             [$dx, $dy, $sum] = [$dx + $weight * ($from->x - $to->x), $dy + $weight * ($from->y - $to->y), $sum + $weight];
         }
 

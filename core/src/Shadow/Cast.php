@@ -25,6 +25,7 @@ use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Stance;
 use Aumbrel\Core\Kind\Stand;
 use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Kind\ThrowsShadow;
 use Aumbrel\Core\Stage\Lamp;
 use Aumbrel\Core\Stage\Rays;
 use Aumbrel\Core\Stage\Stage;
@@ -39,7 +40,7 @@ use Aumbrel\Core\Value\Values;
  * The shadow that plates throw on the ground, up the walls that stand there, and on plates that take shadows: each cut-out is a
  * thin upright sheet on its contact row, thrown by parallel rays or by a lamp.
  */
-final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, SeenFrom, Shades
+final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, SeenFrom, Shades, ThrowsShadow
 {
     use Throws;
 
@@ -77,7 +78,7 @@ final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, See
         return [
             ...self::ofPlates('#11141f'),
             NumberValue::named('contact', 'Contact softness', 'softness', Unit::Pixels, 0, 500, 1, 0.1),
-            NumberValue::named('tip', 'Left at the tip', 'light', Unit::Percent, 0, 100, 60),
+            NumberValue::named('tip', 'Left at the tip', 'shadow', Unit::Percent, 0, 100, 60),
             NumberValue::direction('azimuth', 'Azimuth', 'direction', 125),
             NumberValue::named('elevation', 'Elevation', 'direction', Unit::Degrees, -90, 90, -25),
             NumberValue::named('width', 'Light\'s width', 'softness', Unit::Degrees, 0, 90, 1.5, 0.1),
@@ -169,6 +170,16 @@ final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, See
     private function rays(Drive $drive): Rays
     {
         return $drive->source->kind->rays($drive->stage->camera);
+    }
+
+    public function isOnWall(): bool
+    {
+        return false;
+    }
+
+    public function lightFrom(): ?Bearing
+    {
+        return $this->rays->isParallel ? $this->rays->bearing(new Vector(0.0, 0.0, 0.0)) : null;
     }
 
     public function layers(Site $site): array

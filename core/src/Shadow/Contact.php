@@ -54,7 +54,7 @@ final class Contact implements Grounded, LiesUnder, Shades
     {
         return [
             ...self::ofPlates('#090a10'),
-            NumberValue::named('width', 'Width', 'light', Unit::Pixels, 0.5, 1000, 6, 0.5)->says('How much of the edge darkens what it touches'),
+            NumberValue::named('width', 'Width', 'shadow', Unit::Pixels, 0.5, 1000, 6, 0.5)->says('How much of the edge darkens what it touches'),
             NumberValue::named('softness', 'Softness', 'softness', Unit::Pixels, 0.3, 500, 2, 0.1),
             NumberValue::named('offset', 'Offset', 'reach', Unit::Pixels, 0, 500, 2, 0.5),
             NumberValue::direction('offsetTo', 'Offset to', 'reach', -90),

@@ -16,7 +16,7 @@ final class Gather
     public const MOST_ASIDE = 14;
 
     /** A variance that is larger by less than this share is not told apart. */
-    private const ROUND = 0.35;
+    private const ROUND = 0.08;
 
     /** Places lie at most so far apart, in sigmas of the shorter axis. */
     private const APART = 1.5;

@@ -82,7 +82,7 @@ trait Throws
     /** @return list<Parameter> */
     private static function ofPlates(string $colour): array
     {
-        return [PlatesValue::named('of', 'Of', 'light'), FlatColourValue::named('colour', 'Colour', 'light', $colour)];
+        return [PlatesValue::named('of', 'Of', 'shadow'), FlatColourValue::named('colour', 'Colour', 'shadow', $colour)];
     }
 
     /** @return list<Layer> */

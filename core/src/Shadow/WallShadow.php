@@ -24,6 +24,7 @@ use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Stance;
 use Aumbrel\Core\Kind\Stand;
 use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Kind\ThrowsShadow;
 use Aumbrel\Core\Stage\Camera;
 use Aumbrel\Core\Stage\Lamp;
 use Aumbrel\Core\Stage\Rays;
@@ -35,7 +36,7 @@ use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
 
 /** The shadow of plates on the wall close behind them: of a picture, a clock, a sign that hangs there. */
-final class WallShadow implements Driven, Grounded, LiesUnder, Proposes, Pullable, SeenFrom, Shades
+final class WallShadow implements Driven, Grounded, LiesUnder, Proposes, Pullable, SeenFrom, Shades, ThrowsShadow
 {
     use Throws;
 
@@ -148,6 +149,16 @@ final class WallShadow implements Driven, Grounded, LiesUnder, Proposes, Pullabl
         $driven->rays = $drive->source->kind->rays($drive->stage->camera);
 
         return $driven;
+    }
+
+    public function isOnWall(): bool
+    {
+        return true;
+    }
+
+    public function lightFrom(): ?Bearing
+    {
+        return $this->rays->isParallel ? $this->rays->bearing(new Vector(0.0, 0.0, 0.0)) : null;
     }
 
     public function layers(Site $site): array

@@ -44,11 +44,14 @@ export type FoundBearing = { by: 'outline' | 'shadow line' | 'sphere'; azimuth?:
 /** A straight edge that cuts a light off: what lies to the left, going along it, stays. */
 export type Cut = { from: Point; to: Point; softness: number };
 
-export type Value = number | string | boolean | null | Point | Colour | Stop[] | ToneStop[] | ColourStop[] | Shell[] | Point[] | Node[] | Stroke[] | Cut[] | FoundBearing | Floor | Wall[];
+/** Where a shadow was taken hold of, and how far that was dragged; shares of the plate. */
+export type Bend = { at: Point; by: Point };
+
+export type Value = number | string | boolean | null | Point | Colour | Stop[] | ToneStop[] | ColourStop[] | Shell[] | Point[] | Node[] | Stroke[] | Cut[] | Bend[] | string[] | FoundBearing | Floor | Wall[];
 
 export type Values = Record<string, Value>;
 
-export type Family = 'plate' | 'light' | 'flat' | 'grade' | 'group';
+export type Family = 'plate' | 'light' | 'shadow' | 'flat' | 'grade' | 'group';
 
 /** What a mask is for: a strip's falloff, a plate's cut-out, or what of a light shines. */
 export type Ground = 'scene' | 'plate' | 'emitter';
@@ -185,6 +188,8 @@ export type StripChange = {
     at?: Point;
     /** how far a plate's feet go, at its height in space */
     walk?: Point;
+    /** a handle that the core works back is dragged there */
+    pull?: { handle: string; to: Point };
     masks?: Record<string, MaskChange>;
 };
 
@@ -230,7 +235,7 @@ export type Parameter = {
     says: string;
 };
 
-export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; /** placed by one line, from where it stands to where it aims */ drawn: boolean; /** what its brush leaves, when it is painted */ tip: string | null; /** two make a pair that shares one line */ splits: boolean; /** what of what is drawn shines: what is enclosed, or the lines themselves */ shines: 'areas' | 'lines' | null; /** kinds of source */ hangsOn: string[]; parameters: Parameter[] };
+export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; /** from where to where the line goes that it is placed by */ drawn: string | null; /** the plate that it is meant for covers it */ liesUnder: boolean; /** what its brush leaves, when it is painted */ tip: string | null; /** two make a pair that shares one line */ splits: boolean; /** what of what is drawn shines: what is enclosed, or the lines themselves */ shines: 'areas' | 'lines' | null; /** kinds of source */ hangsOn: string[]; parameters: Parameter[] };
 
 export type SourceKind = { key: string; label: string; hint: string; parameters: Parameter[] };
 

@@ -23,7 +23,7 @@ import { BaseActions, EdgeActions, PlacingActions } from './PlateBench';
 import { SourceBench } from './SourceBench';
 import { StageBench } from './StageBench';
 
-const TITLES: Record<string, string> = { plate: 'Plate', light: 'Light', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones' };
+const TITLES: Record<string, string> = { plate: 'Plate', light: 'Light', shadow: 'Shadow', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones' };
 
 /** Sections that are folded until they are wanted; among them what is dragged on the picture. */
 const FOLDED = ['placing', 'reach', 'base', 'edge', 'plate', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone'];
@@ -34,7 +34,7 @@ const ORDER = ['direction', 'placing', 'base', 'edge', 'plate'];
 const ADVICE: Record<Step, string> = {
     Match: 'Drop a picture on the view: it becomes a plate. Cut it out with Paint or Outline, find its bearing, and look at the compass.',
     Light: 'Add a light with + at the right end of the desk. Rather a bit too bright, then fade it down.',
-    Shade: 'Darken what the light does not reach: a fill in multiply, with a falloff.',
+    Shade: 'Choose what stands there and cast its shadows, or add one with + and drag it from the feet.',
     Shape: 'Choose a strip and give it a mask: a gradient decides where it stops.',
     Air: 'A spot mixed as airlight shows its beam in the air.',
     Finish: 'Hold B for before. Export at the top right.',
@@ -140,7 +140,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                             <ValueControl key={parameter.name} scene={scene} strip={strip} parameter={parameter} value={values[parameter.name] ?? null} gestures={gestures} hand={valueHand(strip.id, parameter, gestures)} />
                             ),
                         )}
-                    {isPlate && section === 'placing' && <PlacingActions />}
+                    {isPlate && section === 'placing' && <PlacingActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'base' && <BaseActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'edge' && <EdgeActions scene={scene} strip={strip} />}
                 </Section>

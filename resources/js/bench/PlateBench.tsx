@@ -16,10 +16,11 @@ export function BaseActions({ strip, gestures }: { strip: Strip; gestures: Gestu
 }
 
 /** The point about which the plate is scaled and turned. */
-export function PlacingActions() {
+export function PlacingActions({ strip, gestures }: { strip: Strip; gestures: Gestures }) {
     const pivoting = useWork((state) => state.pivoting);
     return (
-        <div className="pt-0.5">
+        <div className="flex flex-wrap gap-1.5 pt-0.5">
+            <Action label="Cast its shadows" title="By every source, and where it touches; each can be changed by itself" onPress={() => void gestures.castShadows(strip.id)} />
             <Action label="Move the pivot" title="The ring about which it is scaled and turned; or drag the ring with shift held" pressed={pivoting} onPress={() => work.pivot(!pivoting)} />
         </div>
     );

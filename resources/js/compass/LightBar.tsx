@@ -28,7 +28,7 @@ export function LightBar({ scene }: { scene: Scene }) {
             {sourceKinds.map((kind) => {
                 const isOn = placing?.of === 'source' && placing.kind === kind.key;
                 return (
-                    <Chip key={kind.key} label={`Place a ${kind.label.toLowerCase()}`} title={kind.hint} pressed={isOn} onPress={() => work.place(isOn ? null : { of: 'source', kind: kind.key, byLine: false, above: null })}>
+                    <Chip key={kind.key} label={`Place a ${kind.label.toLowerCase()}`} title={kind.hint} pressed={isOn} onPress={() => work.place(isOn ? null : { of: 'source', kind: kind.key, line: null, above: null })}>
                         <Plus size={12} aria-hidden />
                         {kind.label}
                     </Chip>

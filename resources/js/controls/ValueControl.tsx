@@ -1,5 +1,6 @@
 import { createElement, type FunctionComponent } from 'react';
 import { BearingField } from './BearingField';
+import { BendsField } from './BendsField';
 import { ChoiceControl } from './ChoiceField';
 import { ColourRampControl } from './ColourRampField';
 import { CornersField } from './CornersField';
@@ -12,6 +13,7 @@ import { LineField } from './LineField';
 import { NumberControl } from './NumberField';
 import { PictureField } from './PictureField';
 import { PlateChoice } from './PlateChoice';
+import { PlatesField } from './PlatesField';
 import { PointField } from './PointField';
 import { ShellsField } from './ShellsField';
 import { StanceField } from './StanceField';
@@ -35,6 +37,8 @@ const ofTypes: Record<string, FunctionComponent<ValueProps>> = {
     shells: ShellsField,
     picture: PictureField,
     plate: PlateChoice,
+    plates: PlatesField,
+    bends: BendsField,
     corners: CornersField,
     line: LineField,
     bearing: BearingField,

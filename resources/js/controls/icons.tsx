@@ -1,11 +1,11 @@
-import { Brush, CircleDot, Cone, Droplet, Eclipse, Film, Flashlight, Folder, Grid2x2, Image, LampCeiling, Lightbulb, Moon, PersonStanding, Spline, Sun, Waves, type LucideIcon } from 'lucide-react';
+import { Brush, CircleDot, Cone, Contrast, Droplet, Eclipse, Film, Flashlight, Folder, Footprints, Frame, Grid2x2, Image, LampCeiling, Lightbulb, Moon, PersonStanding, Spline, Sun, Waves, type LucideIcon } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Family } from '../api/types';
 
-const ofFamilies: Record<string, LucideIcon> = { plate: Image, light: Cone, flat: Droplet, grade: Moon, group: Folder };
+const ofFamilies: Record<string, LucideIcon> = { plate: Image, light: Cone, shadow: Contrast, flat: Droplet, grade: Moon, group: Folder };
 
 /** Kinds that have a shape of their own within their family. */
-const ofKinds: Record<string, LucideIcon> = { 'spot-onto': CircleDot, rim: Eclipse, wash: Waves, paint: Brush, torch: Flashlight, glow: Lightbulb, halo: PersonStanding, line: Spline, sun: Sun, beam: LampCeiling, pattern: Grid2x2, leak: Film };
+const ofKinds: Record<string, LucideIcon> = { 'spot-onto': CircleDot, rim: Eclipse, wash: Waves, paint: Brush, torch: Flashlight, glow: Lightbulb, halo: PersonStanding, line: Spline, sun: Sun, beam: LampCeiling, pattern: Grid2x2, leak: Film, wall: Frame, contact: Footprints };
 
 /** The kind of a strip is told by shape as well as by colour. */
 export function KindIcon({ kind, family, size = 13 }: { kind: string; family: Family | string; size?: number }) {
@@ -16,6 +16,7 @@ export function KindIcon({ kind, family, size = 13 }: { kind: string; family: Fa
 export const accents: Record<string, string> = {
     plate: 'var(--color-air)',
     light: 'var(--color-warm)',
+    shadow: 'var(--color-cool)',
     flat: 'var(--color-cool)',
     grade: 'var(--color-cool)',
     group: 'var(--color-line)',

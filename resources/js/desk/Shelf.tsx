@@ -31,8 +31,9 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
         }
         const { camera, chosen } = useWork.getState();
         const above = chosen === null || isPart(chosen) ? null : chosen;
-        if (kind.drawn) {
-            work.place({ of: 'strip', kind: kind.key, byLine: true, above });
+        // what hangs on the only source falls as that throws it
+        if (kind.drawn && !(kind.liesUnder && scene.sources.length === 1)) {
+            work.place({ of: 'strip', kind: kind.key, line: kind.drawn, above });
             return;
         }
         const { centre, span } = lookedAt(camera, scene);

@@ -116,7 +116,7 @@ function Settings({ tool, strip, isPair, gestures }: { tool: Tool; strip: Strip 
         );
     }
     if (placing) {
-        return <Hint text={placing.byLine ? 'Drag from where it stands to where it aims. Enter places it in the middle, Escape gives up.' : 'Press where it is seen. Enter places it in the middle, Escape gives up.'} />;
+        return <Hint text={placing.line ? `Drag ${placing.line}. Enter places it in the middle, Escape gives up.` : 'Press where it is seen. Enter places it in the middle, Escape gives up.'} />;
     }
     if (marking) {
         return <Hint text={marking === 'square' || marking === 'wall' ? 'Click its four corners. Escape gives up.' : 'Draw the line from one end to the other. Escape gives up.'} />;

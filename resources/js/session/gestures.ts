@@ -100,6 +100,11 @@ export class Gestures {
         return this.add(this.outbox.entry({ label: 'Add a split pair', path: 'gestures/add-split', body: { kind, centre, span, above } satisfies Placing }));
     }
 
+    /** All shadows of a plate, in a group under it. */
+    castShadows(strip: string): Promise<void> {
+        return this.add(this.of(strip, 'Cast its shadows', 'cast-shadows'));
+    }
+
     /** One stroke over a strip's falloff as it is so far. */
     async paintLine(strip: string, stroke: Stroke): Promise<void> {
         await this.outbox.put(this.of(strip, 'Paint the line', 'paint-line', { stroke }));

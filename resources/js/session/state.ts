@@ -19,7 +19,7 @@ export type Seeing = 'colours' | 'values' | 'clipping' | 'alone' | 'alone in gre
 export type Drawing = 'horizon' | 'shadow line' | null;
 
 /** Something new that the next press on the picture places, or the next line from where it stands to where it aims. */
-export type Placing = { of: 'strip' | 'source'; kind: string; byLine: boolean; above: string | null } | null;
+export type Placing = { of: 'strip' | 'source'; kind: string; /** from where to where the line is drawn that places it */ line: string | null; above: string | null } | null;
 
 /** What is being marked on the picture: something of the stage, or the line about which the chosen strip is mirrored. */
 export type Marking = 'floor' | 'square' | 'wall' | 'foot' | 'mirror' | null;

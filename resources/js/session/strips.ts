@@ -9,6 +9,7 @@ export function changed(strip: Strip, change: StripChange | undefined): Strip {
     const { values, masks, confinedTo, source, complements, ...plain } = change;
     delete plain.turn;
     delete plain.walk;
+    delete plain.pull;
     return {
         ...strip,
         ...plain,

@@ -35,11 +35,11 @@ export function PlaceLayer({ scene, lens, view, gestures, placing }: LayerProps 
         follow(event.currentTarget, event.pointerId, {
             move: (pointer) => {
                 to = at(pointer);
-                setLine(placing.byLine ? [from, to] : null);
+                setLine(placing.line ? [from, to] : null);
             },
             end: () => {
                 const [[x, y], [u, v]] = [toView(lens, from), toView(lens, to)];
-                place(from, placing.byLine && Math.hypot(u - x, v - y) > SHORTEST ? [from, to] : undefined);
+                place(from, placing.line && Math.hypot(u - x, v - y) > SHORTEST ? [from, to] : undefined);
             },
             cancel: () => work.place(null),
         });
@@ -50,7 +50,7 @@ export function PlaceLayer({ scene, lens, view, gestures, placing }: LayerProps 
             ref={box}
             tabIndex={0}
             role="application"
-            aria-label={placing.byLine ? 'Place: drag from where it stands to where it aims; Enter places it in the middle' : 'Place: press where it is seen; Enter places it in the middle'}
+            aria-label={placing.line ? `Place: drag ${placing.line}; Enter places it in the middle` : 'Place: press where it is seen; Enter places it in the middle'}
             data-testid="placing"
             className="absolute inset-0 cursor-crosshair touch-none outline-none"
             onPointerDown={onPointerDown}

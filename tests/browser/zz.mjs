@@ -1,0 +1,16 @@
+import { chromium } from 'playwright-core';
+const b=await chromium.launch({executablePath:'/usr/bin/chromium',args:['--no-sandbox']});
+const p=await b.newPage({viewport:{width:1280,height:800}});
+p.on('pageerror',e=>console.log('ERR',e.message));
+p.on('response',async r=>{ if(r.status()>=400) console.log(r.status(),r.url(),(await r.text()).slice(0,300)); });
+await p.goto('http://127.0.0.1:8123/scenes/01m8eh8zepd1c9f9g23bnst97y');
+await p.waitForTimeout(3000);
+await p.locator('[data-strip="heron"]').click({button:'right'});
+await p.waitForTimeout(300);
+await p.getByRole('menuitem',{name:'Cast its shadows'}).click();
+await p.waitForTimeout(4000);
+const names=await p.$$eval('[data-strip]',e=>e.map(x=>x.getAttribute('data-strip')+' '+x.getAttribute('aria-label'))); console.log(names);
+await p.locator('[data-strip]').filter({hasText:'Shadow of Heron'}).first().click();
+await p.waitForTimeout(2500);
+await p.screenshot({path:'/tmp/s1.png'});
+await b.close();

@@ -348,6 +348,10 @@ it('darkens the seam where something touches', function (): void {
     // the last 6 px of the post, 3 px lower: rows 197 to 203; thinner with the height over the row
     expect(max($column))->toBeGreaterThan(0.8)->and(array_search(max($column), $column, true) + 150)->toBeGreaterThan(195)->toBeLessThan(204)
         ->and($column[190 - 150])->toBeLessThan(0.05)->and($column[207 - 150])->toBeLessThan(0.05);
+    // of several plates, wherever they stand
+    $other = ['id' => 'other', 'muted' => true, ...Rendering::plate('post', ['values' => ['place' => [300, 60], 'stance' => 'stands']])];
+    $both = shade(shadowScene([$other, ['id' => 'seam', 'kind' => 'contact', 'values' => ['of' => ['other', 'post'], 'colour' => '#000000', 'width' => 6, 'softness' => 1, 'offset' => 3]]]));
+    expect($both[200 * 400 + 180])->toBeGreaterThan(0.8)->and($both[130 * 400 + 330])->toBeGreaterThan(0.8);
     // to a side, of what hangs: all along that side
     $side = $seam(['offsetTo' => 0], ['stance' => 'hangs']);
     expect($side[175 * 400 + 199])->toBeGreaterThan(0.7)->and($side[175 * 400 + 180])->toBeLessThan(0.05);

@@ -243,17 +243,19 @@ it('offers what belongs to a lamp, by how the plates stand', function (): void {
     $scene = stall([], [aLamp(['place' => [220, 60], 'depth' => 30])]);
     $offered = (new Consequence($scene, stallMeasures(), Registry::kinds()))->of($scene->source('lamp'), static fn (Point $at): float => 0.05);
     $keys = array_column($offered, 'key');
-    expect($keys)->toBe(['room', 'pool floor', 'close pool floor', 'rim near', 'rim far', 'beam', 'glow']);
-    [$room, $pool, $close] = $offered;
+    expect($keys)->toBe(['room', 'cast', 'pool floor', 'close pool floor', 'rim near', 'rim far', 'beam', 'glow']);
+    [$room, $cast, $pool, $close] = $offered;
+    // the shadow of all that stands, as dense as the lamp's share of the light there
+    expect($cast->values['of'])->toBe(['near', 'far'])->and($cast->amount)->toBeGreaterThan(20.0)->and($cast->amount)->toBeLessThan(100.0);
     expect($room->values)->toBe(['exposure' => -1.5])->and($pool->ticked)->toBeTrue()->and($close->ticked)->toBeFalse()->and($pool->confinedTo)->toBe('ground');
     // two stops over what is there: 1 + E = 4 where E without a level is 1; the close one half as much
     expect($pool->level)->toEqualWithDelta(log(3, 2), 0.01)->and($close->level)->toEqualWithDelta(0.0, 0.01);
     // where it is bright already it does not burn out
     $bright = (new Consequence($scene, stallMeasures(), Registry::kinds()))->of($scene->source('lamp'), static fn (Point $at): float => 0.4);
-    expect(1 + 2 ** $bright[1]->level)->toEqualWithDelta(0.85 / 0.4, 0.02);
+    expect(1 + 2 ** $bright[2]->level)->toEqualWithDelta(0.85 / 0.4, 0.02);
     // a sun has no pool and lowers no room
     $scene = stall([], [['id' => 'sun', 'kind' => 'sun', 'values' => []]]);
-    expect(array_column((new Consequence($scene, stallMeasures(), Registry::kinds()))->of($scene->source('sun'), static fn (): float => 0.1), 'key'))->toBe(['sun', 'rim near', 'rim far']);
+    expect(array_column((new Consequence($scene, stallMeasures(), Registry::kinds()))->of($scene->source('sun'), static fn (): float => 0.1), 'key'))->toBe(['cast', 'sun', 'rim near', 'rim far']);
 });
 
 it('lets a plate keep its height in space as it comes nearer', function (): void {

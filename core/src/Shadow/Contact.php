@@ -98,10 +98,11 @@ final class Contact implements Grounded, LiesUnder, Shades
     public function layers(Site $site): array
     {
         $seams = [];
-        foreach ($this->stands() as $stand) {
+        $stands = $this->stands();
+        foreach ($stands as $stand) {
             $seam = $site->outline($stand->id) === null ? null : $this->seam($site, $stand);
             if ($seam !== null) {
-                $seams[] = new Softened($seam, $this->softness);
+                $seams[] = new Softened($seam, $this->softness, count($stands) === 1);
             }
         }
 

@@ -8,6 +8,7 @@ use Aumbrel\Core\Plate\Horizon;
 use Aumbrel\Core\Plate\PlateStudy;
 use Aumbrel\Core\Render\Picture;
 use Tests\Support\Flat;
+use Tests\Support\Packed;
 use Tests\Support\Rendering;
 
 /** @return list<float> a channel 0..1 of a 16-bit picture */
@@ -202,7 +203,7 @@ it('lays a horizon on another one', function (): void {
 
 it('softens past the border of the plate, and pulls nothing from under what is transparent', function (bool $opaque, float $scale): void {
     // a red square that fills its picture to the borders, or half of a transparent one that is black underneath
-    $picture = packed(60, 60, fn (float $x): array => $opaque || $x >= 30 ? [200, 20, 20, 255] : [0, 0, 0, 0]);
+    $picture = Packed::picture(60, 60, fn (float $x): array => $opaque || $x >= 30 ? [200, 20, 20, 255] : [0, 0, 0, 0]);
     $window = Window::whole(120, 120, $scale);
     $rendered = Rendering::picture(['square.png' => $picture], 120, 120, [
         ['kind' => 'fill', 'values' => ['colour' => '#ffffff']],

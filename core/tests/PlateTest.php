@@ -5,29 +5,10 @@ declare(strict_types=1);
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Picture\PackedPicture;
-use Aumbrel\Core\Picture\PackedWriter;
 use Tests\Support\Folder;
+use Tests\Support\Packed;
 use Tests\Support\Plainly;
 use Tests\Support\Rendering;
-
-/** A picture in packed rows with all its halvings, like an uploaded one. */
-function packed(int $width, int $height, Closure $colour): PackedPicture
-{
-    $folder = Folder::of('packed').'/'.bin2hex(random_bytes(6));
-    $writer = new PackedWriter($folder, $width, $height, 8);
-    for ($y = 0; $y < $height; $y++) {
-        $row = [];
-        for ($x = 0; $x < $width; $x++) {
-            [$r, $g, $b] = $c = $colour($x + 0.5, $y + 0.5);
-            $row[] = ($c[3] ?? 255) << 24 | $r << 16 | $g << 8 | $b;
-        }
-        $writer->band(pack('V*', ...$row));
-    }
-    $writer->finish();
-
-    return PackedPicture::open($folder);
-}
 
 /** Smooth enough for every filter to follow. */
 $smooth = fn (float $x, float $y): array => [(int) round(127 + 100 * sin($x / 19)), (int) round(127 + 100 * cos($y / 23)), (int) round(127 + 90 * sin(($x + $y) / 31))];
@@ -42,7 +23,7 @@ it('turns, mirrors and scales about the pivot, and back', function (): void {
 });
 
 it('shows the pixels of a plate at scale 1 on whole pixels as they are', function (): void {
-    $picture = packed(50, 40, fn (float $x, float $y): array => [((int) $x * 7) % 256, ((int) $y * 5) % 256, 90, ((int) $x * 13) % 256]);
+    $picture = Packed::picture(50, 40, fn (float $x, float $y): array => [((int) $x * 7) % 256, ((int) $y * 5) % 256, 90, ((int) $x * 13) % 256]);
     $out = Rendering::picture(['a' => $picture], 80, 70, [Rendering::plate('a', ['values' => ['place' => [12, 9]]])], 8)->bytes;
     $pixels = array_values(unpack('V*', $out));
     foreach ([[12, 9, 0, 0], [40, 30, 28, 21], [61, 48, 49, 39]] as [$x, $y, $px, $py]) {
@@ -56,7 +37,7 @@ it('shows the pixels of a plate at scale 1 on whole pixels as they are', functio
 });
 
 it('follows the picture under any placing', function (array $values, float $scale) use ($smooth): void {
-    $picture = packed(220, 180, $smooth);
+    $picture = Packed::picture(220, 180, $smooth);
     $values += ['place' => [110, 90], 'pivot' => [110, 90]];
     $window = Window::whole(220, 180, $scale);
     $out = Rendering::picture(['a' => $picture], 220, 180, [Rendering::plate('a', ['values' => $values])], 16, $window);
@@ -79,7 +60,7 @@ it('follows the picture under any placing', function (array $values, float $scal
 ]);
 
 it('has no jaggies: a reduced checkerboard is an even grey', function (array $values): void {
-    $board = packed(256, 256, fn (float $x, float $y): array => ((int) $x + (int) $y) % 2 === 0 ? [255, 255, 255] : [0, 0, 0]);
+    $board = Packed::picture(256, 256, fn (float $x, float $y): array => ((int) $x + (int) $y) % 2 === 0 ? [255, 255, 255] : [0, 0, 0]);
     $out = Rendering::picture(['a' => $board], 256, 256, [Rendering::plate('a', ['values' => ['place' => [128, 128], 'pivot' => [128, 128], ...$values]])], 8);
     $pixels = array_values(unpack('V*', $out->bytes));
     foreach ([[128, 128], [120, 131], [135, 122]] as [$x, $y]) {
@@ -88,7 +69,7 @@ it('has no jaggies: a reduced checkerboard is an even grey', function (array $va
 })->with([[['scale' => 0.3]], [['scale' => 0.21, 'turn' => 20]], [['scale' => 0.5]]]);
 
 it('covers edge pixels by their share and leaves no seam between plates', function (): void {
-    $white = packed(40, 40, fn (): array => [255, 255, 255]);
+    $white = Packed::picture(40, 40, fn (): array => [255, 255, 255]);
     $values = array_values(unpack('n*', Rendering::picture(['a' => $white], 60, 60, [Rendering::plate('a', ['values' => ['place' => [10.25, 10]]])])->bytes));
     $alpha = fn (int $x, int $y): float => $values[($y * 60 + $x) * 4 + 3] / 65535;
     expect($alpha(10, 20))->toEqualWithDelta(0.75, 0.005)->and($alpha(50, 20))->toEqualWithDelta(0.25, 0.005)->and($alpha(11, 20))->toBe(1.0)->and($alpha(9, 20))->toBe(0.0);
@@ -96,7 +77,7 @@ it('covers edge pixels by their share and leaves no seam between plates', functi
 
 it('agrees between the scales', function () use ($smooth): void {
     // semantics: the half-scale render equals the full one box-averaged 2 x 2 on encoded values, mean below 1/255, at most 4/255
-    $pictures = ['a' => packed(240, 160, $smooth), 'b' => packed(90, 120, fn (float $x, float $y): array => [200, 120, 60, (int) round(255 * max(0, min(1, 1.5 - hypot(($x - 45) / 40, ($y - 60) / 55))))])];
+    $pictures = ['a' => Packed::picture(240, 160, $smooth), 'b' => Packed::picture(90, 120, fn (float $x, float $y): array => [200, 120, 60, (int) round(255 * max(0, min(1, 1.5 - hypot(($x - 45) / 40, ($y - 60) / 55))))])];
     $scene = Rendering::scene(240, 160, [
         Rendering::plate('a'), ['kind' => 'fill', 'mode' => 'multiply', 'amount' => 60, 'values' => ['colour' => '#405080'], 'masks' => [['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [0, 20], 'to' => [0, 140], 'smooth' => true]]]],
         Rendering::plate('b', ['values' => ['place' => [150, 90], 'pivot' => [45, 60], 'scale' => 0.8]]),
@@ -125,7 +106,7 @@ it('agrees between the scales', function () use ($smooth): void {
 
 it('keeps alpha-weighted colours in its halvings', function (): void {
     // a bright pixel without opacity must not bleed
-    $picture = packed(4, 2, fn (float $x): array => $x < 2 ? ((int) $x === 0 ? [255, 255, 255, 0] : [100, 50, 25, 200]) : [10, 20, 30, 255]);
+    $picture = Packed::picture(4, 2, fn (float $x): array => $x < 2 ? ((int) $x === 0 ? [255, 255, 255, 0] : [100, 50, 25, 200]) : [10, 20, 30, 255]);
     [$first, $second] = $picture->pixels(1, 0, 0, 2, 1);
     expect([$first >> 16 & 255, $first >> 8 & 255, $first & 255, $first >> 24 & 255])->toBe([100, 50, 25, 100])->and($second & 255)->toBe(30);
 });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { addSpot, dragHandle, drop, newScene, onScreen, pngOf, settled, shownAt, unfold, written } from './help';
+import { addSpot, dragHandle, drop, newScene, onScreen, pngOf, settled, shownAt, stroke, unfold, written } from './help';
 
 const ground = pngOf(320, 200, (x, y) => [70 + x / 8, 80, 90 + y / 8]);
 
@@ -30,17 +30,6 @@ async function twoOnABackdrop(page: Page): Promise<string> {
 }
 
 const press = async (page: Page, at: [number, number]) => page.mouse.click(...(await onScreen(page, at)));
-
-async function stroke(page: Page, points: [number, number][]): Promise<void> {
-    const [first, ...rest] = await Promise.all(points.map((point) => onScreen(page, point)));
-    await page.mouse.move(...first!);
-    await page.mouse.down();
-    for (const point of rest) {
-        await page.mouse.move(...point, { steps: 6 });
-    }
-    await page.mouse.up();
-    await settled(page);
-}
 
 test('a press on the picture chooses what is there; with alt what lies beneath, with shift another one; the backdrop is locked', async ({ page }) => {
     const scene = await twoOnABackdrop(page);

@@ -170,6 +170,27 @@ export async function onScreen(page: Page, [x, y]: [number, number], size = { wi
     return [box.x + Math.round(box.width / 2 - (size.width / 2) * zoom) + x * zoom, box.y + Math.round(box.height / 2 - (size.height / 2) * zoom) + y * zoom];
 }
 
+/** Presses, drags along some places of the screen, and lets go; on request it rests a while before. */
+export async function along(page: Page, places: [number, number][], steps = 8, hold = 0): Promise<void> {
+    const [first, ...rest] = places;
+    await page.mouse.move(...first!);
+    await page.mouse.down();
+    for (const place of rest) {
+        await page.mouse.move(...place, { steps });
+    }
+    if (hold > 0) {
+        await page.waitForTimeout(hold);
+        await page.mouse.move(rest.at(-1)![0] + 1, rest.at(-1)![1]);
+    }
+    await page.mouse.up();
+    await settled(page);
+}
+
+/** The same along places of a scene of 320 x 200 that is shown as a whole. */
+export async function stroke(page: Page, places: [number, number][], { steps = 8, hold = 0 } = {}): Promise<void> {
+    await along(page, await Promise.all(places.map((place) => onScreen(page, place))), steps, hold);
+}
+
 /** Runs a command of the project on the data of these tests. */
 export function run(command: string, ...words: string[]): string {
     return execFileSync('bash', ['-c', '. tests/browser/environment; exec "$0" "$@"', command, ...words], { encoding: 'utf8' });

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { drop, newScene, onScreen, pngOf, settled, shownAt, written } from './help';
+import { drop, newScene, onScreen, pngOf, settled, shownAt, stroke, written } from './help';
 
 /** A grey with darker and lighter stripes, and a green patch around (40, 160). */
 const ground = pngOf(320, 200, (x, y) => (Math.hypot(x - 40, y - 160) < 12 ? [60, 200, 80] : [70 + (x % 40), 70 + (x % 40), 74 + (x % 40)]));
@@ -18,20 +18,6 @@ const painted = async (page: Page, scene: string) =>
 async function add(page: Page, kind: RegExp): Promise<void> {
     await page.getByRole('button', { name: 'Add a strip' }).click();
     await written(page, () => page.getByRole('button', { name: kind }).click());
-}
-
-async function stroke(page: Page, places: [number, number][], hold = 0): Promise<void> {
-    const [first, ...rest] = await Promise.all(places.map((place) => onScreen(page, place)));
-    await page.mouse.move(...first!);
-    await page.mouse.down();
-    for (const place of rest) {
-        await page.mouse.move(...place, { steps: 8 });
-    }
-    if (hold > 0) {
-        await page.waitForTimeout(hold);
-        await page.mouse.move(rest.at(-1)![0] + 1, rest.at(-1)![1]);
-    }
-    await page.mouse.up();
 }
 
 test('two gels share one line: moved and painted on either of them, they neither double nor leave a gap', async ({ page }) => {
@@ -90,7 +76,7 @@ test('a torch is walked over the picture, paint dodges and burns, and both take 
     await add(page, /^Torch/);
     await expect(page.getByTestId('target')).toContainText('Torch');
     await expect(page.getByLabel('Stretch')).toBeVisible();
-    await written(page, () => stroke(page, [[180, 100], [220, 100]], 300));
+    await written(page, () => stroke(page, [[180, 100], [220, 100]], { hold: 300 }));
     expect(await bright([200, 100])).toBeGreaterThan(before + 25);
     expect(await painted(page, scene)).toMatchObject([{ tip: 'lamp' }]);
 

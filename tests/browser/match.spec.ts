@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addSpot, drop, dragHandle, newScene, onScreen, pngOf, settled, shownAt, written, unfold } from './help';
+import { addSpot, dragHandle, drop, newScene, onScreen, pngOf, settled, shownAt, stroke, unfold, written } from './help';
 
 const ground = pngOf(320, 200, (x, y) => [60 + (x % 40), 80 + (y % 30), 90]);
 
@@ -25,18 +25,6 @@ type Scene = { strips: { id: string; name: string; kind: string; values: Values;
 
 async function state(page: Page, scene: string): Promise<Scene> {
     return (await (await page.request.get(`/api/scenes/${scene}`)).json()) as Scene;
-}
-
-async function stroke(page: Page, points: [number, number][], steps = 8): Promise<void> {
-    for (const [at, point] of points.entries()) {
-        const [x, y] = await onScreen(page, point);
-        await page.mouse.move(x, y, { steps: at === 0 ? 1 : steps });
-        if (at === 0) {
-            await page.mouse.down();
-        }
-    }
-    await page.mouse.up();
-    await settled(page);
 }
 
 const tool = (page: Page, name: string) => page.getByRole('radio', { name, exact: true });

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { drop, onScreen, pixelsOf, pngOf, settled, shownAt, watch, written } from './help';
+import { along, drop, onScreen, pixelsOf, pngOf, settled, shownAt, watch, written } from './help';
 import { readFileSync } from 'node:fs';
 
 /* Somebody who has never seen it brings two pictures, cuts one out, lights both twice and takes the result away: by what the screen says, and counted. */
@@ -18,17 +18,6 @@ async function counting(page: Page): Promise<() => Promise<number>> {
         }
     });
     return () => page.evaluate(() => Number(sessionStorage.getItem('gestures') ?? 0));
-}
-
-async function stroke(page: Page, points: [number, number][]): Promise<void> {
-    const [first, ...rest] = points;
-    await page.mouse.move(...first!);
-    await page.mouse.down();
-    for (const point of rest) {
-        await page.mouse.move(...point, { steps: 8 });
-    }
-    await page.mouse.up();
-    await settled(page);
 }
 
 test('a newcomer: two pictures, a cut-out, two lights, an export, in no more than twenty gestures and without a wrong turn', async ({ page }) => {
@@ -56,9 +45,9 @@ test('a newcomer: two pictures, a cut-out, two lights, an export, in no more tha
     await expect(page.getByRole('radio', { name: 'Subject' })).toBeChecked();
     const at = (dx: number, dy: number): [number, number] => [x + dx, y + dy];
     const zoom = (box.width - 28) / 320;
-    await stroke(page, [at(-20 * zoom, 0), at(20 * zoom, 0), at(0, 20 * zoom)]);
+    await along(page, [at(-20 * zoom, 0), at(20 * zoom, 0), at(0, 20 * zoom)]);
     await page.getByRole('radio', { name: 'Background' }).click();
-    await stroke(page, [at(-65 * zoom, -65 * zoom), at(65 * zoom, -65 * zoom), at(65 * zoom, 60 * zoom)]);
+    await along(page, [at(-65 * zoom, -65 * zoom), at(65 * zoom, -65 * zoom), at(65 * zoom, 60 * zoom)]);
     const cut = await shownAt(page, ...sky);
     expect(cut[2]).toBeGreaterThan(cut[0]);
     // a light: it is drawn from where it stands to where it aims, as the row says
@@ -66,7 +55,7 @@ test('a newcomer: two pictures, a cut-out, two lights, an export, in no more tha
     await page.getByRole('button', { name: /^Spot A cone/ }).click();
     await expect(page.getByText('Drag from where it stands to where it aims.', { exact: false })).toBeVisible();
     const before = await shownAt(page, x, y - 20 * zoom);
-    await stroke(page, [at(60 * zoom, -90 * zoom), at(0, 0)]);
+    await along(page, [at(60 * zoom, -90 * zoom), at(0, 0)]);
     await expect(page.locator('[data-strip][aria-label^="Spot"]')).toBeFocused();
     await settled(page);
     expect((await shownAt(page, x, y - 20 * zoom))[0]).toBeGreaterThan(before[0]);

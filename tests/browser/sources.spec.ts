@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { drop, dragHandle, newScene, onScreen, pngOf, settled, shownAt, written } from './help';
+import { dragHandle, drop, newScene, onScreen, pngOf, settled, shownAt, stroke, written } from './help';
 
 /** Dusk over a floor: darker above row 90, with a small warm lamp at (100, 40). */
 const ground = pngOf(320, 200, (x, y) => (Math.hypot(x - 100, y - 40) < 5 ? [250, 170, 80] : y < 90 ? [50, 54, 70] : [70, 66, 60]));
@@ -15,16 +15,6 @@ const state = async (page: Page, scene: string) => (await (await page.request.ge
 
 const bar = (page: Page) => page.getByRole('group', { name: 'Sources and stage' });
 
-/** Presses, drags and lets go between two places of the scene. */
-async function stroke(page: Page, from: [number, number], to: [number, number]): Promise<void> {
-    const [a, b] = [await onScreen(page, from), await onScreen(page, to)];
-    await page.mouse.move(...a);
-    await page.mouse.down();
-    await page.mouse.move((a[0] + b[0]) / 2, (a[1] + b[1]) / 2, { steps: 3 });
-    await page.mouse.move(...b, { steps: 3 });
-    await page.mouse.up();
-}
-
 /** A post that stands on a floor whose horizon lies at row 90. */
 async function staged(page: Page): Promise<string> {
     const scene = await newScene(page, ground);
@@ -36,7 +26,7 @@ async function staged(page: Page): Promise<string> {
     await settled(page);
     await bar(page).getByRole('button', { name: 'Stage' }).click();
     await page.getByRole('button', { name: 'Horizon and contact row' }).click();
-    await written(page, () => stroke(page, [20, 165], [300, 165]));
+    await written(page, () => stroke(page, [[20, 165], [300, 165]]));
     const now = await state(page, scene);
     await written(page, async () => {
         const zoom = (await onScreen(page, [0, 100]))[1] - (await onScreen(page, [0, 0]))[1];
@@ -55,7 +45,7 @@ test('floor and walls are marked on the picture, a lamp is placed by a press, an
 
     // a wall by its foot line, another one by four corners
     await page.getByRole('button', { name: 'Foot line' }).click();
-    await written(page, () => stroke(page, [230, 150], [310, 130]));
+    await written(page, () => stroke(page, [[230, 150], [310, 130]]));
     await page.getByRole('button', { name: 'Four corners' }).click();
     await written(page, async () => {
         for (const corner of [[10, 100], [60, 100], [60, 20], [10, 25]] as [number, number][]) {
@@ -70,7 +60,7 @@ test('floor and walls are marked on the picture, a lamp is placed by a press, an
     await bar(page).getByRole('button', { name: 'Place a lamp' }).click();
     await page.mouse.click(...(await onScreen(page, [100, 40])));
     const sheet = page.getByTestId('consequence');
-    await expect(sheet.getByRole('checkbox')).toHaveCount(8, { timeout: 15000 });
+    await expect(sheet.getByRole('checkbox')).toHaveCount(9, { timeout: 15000 });
     await expect(sheet.getByRole('checkbox', { name: /^Pool on Wall/ })).toHaveCount(1);
     now = await state(page, scene);
     const [red, , blue] = [1, 3, 5].map((at) => parseInt((now.sources[0]!.values.colour as { swatch: string }).swatch.slice(at, at + 2), 16));
@@ -83,7 +73,7 @@ test('floor and walls are marked on the picture, a lamp is placed by a press, an
     await written(page, () => sheet.getByRole('button', { name: /^Take these/ }).click());
     now = await state(page, scene);
     const group = now.strips[now.strips.length - 1]!;
-    expect(group.strips!.map((strip) => strip.kind)).toEqual(['base', 'spot-onto', 'rim']);
+    expect(group.strips!.map((strip) => strip.kind)).toEqual(['base', 'cast', 'spot-onto', 'rim']);
     const under = async (x: number) => (await shownAt(page, ...(await onScreen(page, [x, 165]))))[0];
     expect(await under(100)).toBeGreaterThan((await under(310)) + 30);
 
@@ -100,7 +90,7 @@ test('a source that is moved moves the pool and the rim that hang on it, and wha
     const sheet = page.getByTestId('consequence');
     await written(page, () => sheet.getByRole('button', { name: /^Take these/ }).click());
     const strips = async () => (await state(page, scene)).strips[2]!.strips!;
-    const [, pool, rim] = await strips();
+    const [, , pool, rim] = await strips();
     const at = async (x: number, y: number) => (await shownAt(page, ...(await onScreen(page, [x, y]))))[0];
     const leftOf = async () => (await at(189, 130)) - (await at(211, 130));
     expect(await leftOf()).toBeGreaterThan(4);
@@ -114,7 +104,7 @@ test('a source that is moved moves the pool and the rim that hang on it, and wha
         await page.mouse.move(...b, { steps: 5 });
         await page.mouse.up();
     });
-    const [, moved, turned] = await strips();
+    const [, , moved, turned] = await strips();
     expect((moved!.inForce.lamp as number[])[0]).toBeGreaterThan((pool!.inForce.lamp as number[])[0]! + 150);
     expect(Math.abs(turned!.inForce.azimuth as number)).toBeLessThan(90);
     expect(Math.abs(rim!.inForce.azimuth as number)).toBeGreaterThan(90);
@@ -138,10 +128,10 @@ test('a source that is moved moves the pool and the rim that hang on it, and wha
     expect((await place())[0]).toBeCloseTo(wasAt! - 10, 0);
 
     // the rim lets go: the source may go where it wants
-    const before = (await strips())[2]!.inForce;
+    const before = (await strips())[3]!.inForce;
     await written(page, () => page.getByRole('complementary', { name: 'Bench' }).getByText('Rim on Post').locator('..').getByRole('button', { name: 'Let go' }).click());
-    expect((await strips())[2]).toMatchObject({ values: before });
-    expect((await strips())[2]!.source).toBeUndefined();
+    expect((await strips())[3]).toMatchObject({ values: before });
+    expect((await strips())[3]!.source).toBeUndefined();
 });
 
 test('a spot is drawn from where it stands to where it aims, by touch too, and hangs on the only source', async ({ browser, baseURL }) => {
@@ -150,7 +140,7 @@ test('a spot is drawn from where it stands to where it aims, by touch too, and h
     const scene = await staged(page);
     await page.getByRole('button', { name: 'Add a strip' }).tap();
     await page.getByRole('button', { name: /^Spot onto/ }).tap();
-    await written(page, () => stroke(page, [60, 150], [120, 160]));
+    await written(page, () => stroke(page, [[60, 150], [120, 160]]));
     let strips = (await state(page, scene)).strips;
     expect(strips[2]).toMatchObject({ kind: 'spot-onto', values: { target: [120, 160] } });
     // aimed at the floor, it lies there

@@ -27,6 +27,10 @@ const folder = mkdtempSync(join(tmpdir(), 'aumbrel-timings-'));
 const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
 try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    if (process.env.ONLY === 'shadows') {
+        console.log(JSON.stringify(await shadows(page), null, 1));
+        throw new Done();
+    }
     if (process.env.ONLY === 'kinds') {
         console.log(JSON.stringify(await kinds(page), null, 1));
         throw new Done();
@@ -82,9 +86,10 @@ try {
     await page.locator('[data-strip="spot-6"]').click();
     await settled(page);
     const twentyFourStripsLarge = await drag(page);
+    const threeShadows = await shadows(page);
     const ofKinds = await kinds(page);
     const takingIn = await take(page);
-    console.log(JSON.stringify({ unit: 'ms', oneSpot, twelveStrips, twelveStripsLowest, painting, rimmedPlate: rimmed, rim, sourceWithSixStrips: source, pool, twentyFourStripsLarge, kinds: ofKinds, takingIn }));
+    console.log(JSON.stringify({ unit: 'ms', oneSpot, twelveStrips, twelveStripsLowest, painting, rimmedPlate: rimmed, rim, sourceWithSixStrips: source, pool, twentyFourStripsLarge, threeShadows, kinds: ofKinds, takingIn }));
 } catch (error) {
     if (!(error instanceof Done)) {
         throw error;
@@ -151,6 +156,37 @@ async function kinds(page) {
     await settled(page);
     figures.twentyFourStrips = { plane: await drag(page, 'Size'), fade: await drag(page, 'fader') };
     return figures;
+}
+
+/** Twelve strips, three of them shadows of one lamp: the lamp is dragged, and the tip of one. */
+async function shadows(page) {
+    const plate = (id, picture, values = {}) => ({ id, kind: 'plate', values: { picture, ...values } });
+    const cast = (id, of) => ({ id, kind: 'cast', source: 'lamp', amount: 60, values: { of: [of] } });
+    const spot = (k) => ({ id: `spot-${k}`, kind: 'spot', level: -1, values: { origin: [560, 240], target: [300 + 200 * k, 900], reach: 900 } });
+    const heron = (id, place, scale) => plate(id, 'heron.png', { place, pivot: [497, 1545], scale });
+    const scene = {
+        aumbrel: 2,
+        title: 'Shadows',
+        size: [1600, 1000],
+        stage: { floor: { horizon: 493, contact: [[0, 830], [1600, 830]] } },
+        sources: [{ id: 'lamp', kind: 'lamp', name: 'Lamp', values: { place: [600, 200], depth: -200, width: 60 } }],
+        strips: [
+            plate('boardwalk', 'boardwalk.jpg'), cast('by-heron', 'heron'), cast('by-lantern', 'lantern'), cast('by-other', 'other'),
+            heron('heron', [900, 800], 0.375), plate('lantern', 'lantern.png', { place: [1166, 858], pivot: [400, 1010], scale: 0.235 }), heron('other', [400, 850], 0.3),
+            ...[0, 1, 2, 3, 4].map(spot),
+        ],
+    };
+    cpSync('demo/night-market', folder, { recursive: true });
+    writeFileSync(join(folder, 'shadows.json'), JSON.stringify(scene));
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.goto(`${base}/scenes/${inEnvironment('bin/aumbrel', 'store', join(folder, 'shadows.json')).trim()}`);
+    await settled(page);
+    await page.getByRole('group', { name: 'Sources and stage' }).getByRole('button', { name: 'Lamp', exact: true }).click();
+    await settled(page);
+    const source = await drag(page, 'Lamp');
+    await page.locator('[data-strip="by-heron"]').click();
+    await settled(page);
+    return { source, tip: await drag(page, 'Tip') };
 }
 
 /** Where something is grabbed: a handle on the picture, the chosen strip's fader, or a value by its name. */

@@ -19,13 +19,13 @@ final class Gather
     private const ROUND = 0.08;
 
     /** Places lie at most so far apart, in sigmas of the shorter axis. */
-    private const APART = 1.5;
+    private const APART = 2.0;
 
     /** The outermost of them, in sigmas of what is left of the longer axis. */
     private const OUTERMOST = 2.2;
 
     /** The value gathered here, once it is needed. */
-    public ?float $value = null;
+    private ?float $value = null;
 
     /**
      * @param  float  $u  of the place in the cut-out, scene pixels
@@ -34,6 +34,7 @@ final class Gather
      * @param  int  $aside  places on each side
      * @param  float  $left  0..1, the share of the density that is left
      * @param  float  $soft  the smaller sigma as it is seen, px
+     * @param  int  $around  the level at which it is told whether there is anything
      * @param  bool  $isNothing  whether nothing is there, far beyond what is gathered
      * @param  bool  $isWhole  whether all is there
      */
@@ -46,6 +47,7 @@ final class Gather
         public readonly int $aside,
         public readonly float $left,
         public readonly float $soft,
+        public readonly int $around,
         public readonly bool $isNothing,
         public readonly bool $isWhole,
     ) {
@@ -56,9 +58,8 @@ final class Gather
      * @param  Homography  $map  to the cut-out
      * @param  float  $pixel  scene pixels to one that is rendered
      * @param  int  $cell  pixels that lie about the place
-     * @param  float  $nothing  values that are taken for none
      */
-    public static function of(Softness $soft, Homography $map, float $x, float $y, float $pixel, int $cell, StackReader $stack, float $nothing): self
+    public static function of(Softness $soft, Homography $map, float $x, float $y, float $pixel, int $cell, StackReader $stack): self
     {
         [$u, $v] = $map->at($x, $y);
         [$ux, $uy, $vx, $vy] = $map->jacobian($x, $y);
@@ -71,11 +72,13 @@ final class Gather
         $middle = ($xx + $yy) / 2;
         $half = sqrt((($xx - $yy) / 2) ** 2 + $xy * $xy);
         $small = max(1e-9, $middle - $half);
-        // looked at more softly than it is gathered, and than the cell is wide, it tells whether there is anything to gather
-        $around = $stack->gathered($u, $v, $stack->level(max(4 * ($middle + $half), $cell * $cell * $pixel * $pixel * ($ux * $ux + $vx * $vx + $uy * $uy + $vy * $vy))), 0.0, 0.0, 0);
-        [$isNothing, $isWhole] = [$around < $nothing, $around > 1 - $nothing];
+        // looked at more softly than it is gathered it tells whether there is anything to gather
+        $around = min($stack->last(), 1 + (int) $stack->level(4 * ($middle + $half)));
+        // and more softly than the cell is wide, whether there is anything in all of it
+        $there = $stack->gathered($u, $v, $stack->level(max(4 * ($middle + $half), $cell * $cell * $pixel * $pixel * ($ux * $ux + $uy * $uy + $vx * $vx + $vy * $vy))), 0.0, 0.0, 0);
+        [$isNothing, $isWhole] = [$there < StackReader::NOTHING, $there > 1 - StackReader::NOTHING];
         if (2 * $half < self::ROUND * $small) {
-            return new self($u, $v, $stack->level($middle), 0.0, 0.0, 0, $soft->left, $soft->smaller, $isNothing, $isWhole);
+            return new self($u, $v, $stack->level($middle), 0.0, 0.0, 0, $soft->left, $soft->smaller, $around, $isNothing, $isWhole);
         }
         $angle = atan2(2 * $xy, $xx - $yy) / 2;
         $length = sqrt(2 * $half);
@@ -83,7 +86,12 @@ final class Gather
         $length *= cos($angle) + 0.37 * sin($angle) < 0 ? -1.0 : 1.0;
         $aside = (int) min(self::MOST_ASIDE, max(1, ceil(self::OUTERMOST / self::APART * sqrt(2 * $half / $small))));
 
-        return new self($u, $v, $stack->level($small), $length * cos($angle), $length * sin($angle), $aside, $soft->left, $soft->smaller, $isNothing, $isWhole);
+        return new self($u, $v, $stack->level($small), $length * cos($angle), $length * sin($angle), $aside, $soft->left, $soft->smaller, $around, $isNothing, $isWhole);
+    }
+
+    public function value(StackReader $stack): float
+    {
+        return $this->value ??= $stack->gathered($this->u, $this->v, $this->level, $this->x, $this->y, $this->aside);
     }
 
     /**

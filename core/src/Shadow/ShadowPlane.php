@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Shadow;
 
+use Aumbrel\Core\Geometry\Bounds;
+use Aumbrel\Core\Geometry\Homography;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
@@ -18,13 +20,10 @@ use Aumbrel\Core\Light\Part;
 final readonly class ShadowPlane implements Plane
 {
     /** Pixels along a side of a cell. */
-    private const CELL = 4;
+    private const CELL = 8;
 
     /** Softer than this, in pixels, a cell's corners are enough. */
-    private const SOFT = 6.0;
-
-    /** What is less, or lacks less from whole, is not gathered. */
-    private const NOTHING = 4e-4;
+    private const SOFT = 10.0;
 
     public function __construct(private CastShape $shape, private Throwing $throwing, private Window $window)
     {
@@ -49,66 +48,65 @@ final readonly class ShadowPlane implements Plane
     {
         [$columns, $rows] = [$window->columns, $window->rows];
         $values = array_fill(0, $columns * $rows, 0.0);
-        [$a, $b, $c, $d, $e, $f, $g, $h, $i] = $this->throwing->toSheet()->h;
         // cells are anchored to the scene, so that all windows of a scale have the same
         $left = -(((int) round($window->x * $window->scale) % self::CELL + self::CELL) % self::CELL);
         $top = -(((int) round($window->yOf(-0.5) * $window->scale) % self::CELL + self::CELL) % self::CELL);
         $across = intdiv($columns - $left + self::CELL - 1, self::CELL);
         $upper = $this->corners($stack, $window, $left, $top, $across);
-        $unit = 1 / self::CELL;
-        $step = $window->step();
         for (; $top < $rows; $top += self::CELL, $upper = $lower) {
             $lower = $this->corners($stack, $window, $left, $top + self::CELL, $across);
             $spans = $this->spans($window, $top);
             for ($k = 0; $k < $across; $k++) {
-                $corners = [$upper[$k], $upper[$k + 1], $lower[$k], $lower[$k + 1]];
-                $any = $corners[0] ?? $corners[1] ?? $corners[2] ?? $corners[3];
-                if ($any === null) {
-                    continue;
-                }
-                [$c00, $c10, $c01, $c11] = [$corners[0] ?? $any, $corners[1] ?? $any, $corners[2] ?? $any, $corners[3] ?? $any];
-                if ($c00->isNothing && $c10->isNothing && $c01->isNothing && $c11->isNothing) {
-                    continue;
-                }
-                $between = $corners[0] !== null && $corners[1] !== null && $corners[2] !== null && $corners[3] !== null && min($c00->soft, $c10->soft, $c01->soft, $c11->soft) > self::SOFT * $step;
-                $isWhole = $c00->isWhole && $c10->isWhole && $c01->isWhole && $c11->isWhole;
-                if ($between && ! $isWhole) {
-                    foreach ([$c00, $c10, $c01, $c11] as $corner) {
-                        $corner->value ??= $stack->gathered($corner->u, $corner->v, $corner->level, $corner->x, $corner->y, $corner->aside);
-                    }
-                }
-                $aside = max($c00->aside, $c10->aside, $c01->aside, $c11->aside);
+                $cell = Cell::between($upper[$k], $upper[$k + 1], $lower[$k], $lower[$k + 1]);
                 $column = $left + $k * self::CELL;
-                foreach ($spans as $row => [$from, $to]) {
-                    $fy = ($row - $top + 0.5) * $unit;
-                    $y = $window->yOf($row);
-                    $last = min($to, $column + self::CELL);
-                    for ($p = max($from, $column); $p < $last; $p++) {
-                        $fx = ($p - $column + 0.5) * $unit;
-                        [$w00, $w10, $w01, $w11] = [(1 - $fx) * (1 - $fy), $fx * (1 - $fy), (1 - $fx) * $fy, $fx * $fy];
-                        $density = $w00 * $c00->left + $w10 * $c10->left + $w01 * $c01->left + $w11 * $c11->left;
-                        if ($isWhole) {
-                            $values[$row * $columns + $p] = $density;
-                        } elseif ($between) {
-                            $values[$row * $columns + $p] = $density * ($w00 * $c00->value + $w10 * $c10->value + $w01 * $c01->value + $w11 * $c11->value);
-                        } else {
-                            $x = $window->xOf($p);
-                            $w = $g * $x + $h * $y + $i;
-                            if ($w > 0.0) {
-                                $values[$row * $columns + $p] = $density * $stack->gathered(
-                                    ($a * $x + $b * $y + $c) / $w, ($d * $x + $e * $y + $f) / $w,
-                                    $w00 * $c00->level + $w10 * $c10->level + $w01 * $c01->level + $w11 * $c11->level,
-                                    $w00 * $c00->x + $w10 * $c10->x + $w01 * $c01->x + $w11 * $c11->x,
-                                    $w00 * $c00->y + $w10 * $c10->y + $w01 * $c01->y + $w11 * $c11->y, $aside,
-                                );
-                            }
-                        }
+                foreach ($cell === null ? [] : $spans as $row => [$from, $to]) {
+                    [$first, $last] = [max($from, $column), min($to, $column + self::CELL)];
+                    foreach ($first < $last ? $this->row($cell, $stack, $window, $row, $first, $last, $column, ($row - $top + 0.5) / self::CELL) : [] as $n => $value) {
+                        $values[$row * $columns + $first + $n] = $value;
                     }
                 }
             }
         }
 
         /** @var list<float> $values written only where it had values already */
+        return $values;
+    }
+
+    /**
+     * The shadow in a row of a cell.
+     *
+     * @param  int  $first  column of the window @param  int  $last  one after the last
+     * @param  int  $column  at which the cell begins
+     * @param  float  $down  0..1, of the row in the cell
+     * @return list<float>
+     */
+    private function row(Cell $cell, StackReader $stack, Window $window, int $row, int $first, int $last, int $column, float $down): array
+    {
+        $begin = ($first - $column + 0.5) / self::CELL;
+        // a value at the first pixel, and what comes to it from each to the next
+        $along = static fn (array $ends): array => [$ends[0] + $begin * ($ends[1] - $ends[0]), ($ends[1] - $ends[0]) / self::CELL];
+        [$left, $less] = $along($cell->left($down));
+        $count = $last - $first;
+        if ($cell->isWhole()) {
+            $values = array_fill(0, $count, 1.0);
+        } elseif ($cell->isSofterThan(self::SOFT * $window->step())) {
+            [$value, $more] = $along($cell->value($stack, $down));
+            $values = [];
+            for ($n = 0; $n < $count; $n++) {
+                $values[] = $value + $n * $more;
+            }
+        } else {
+            [$a, $b, $c, $d, $e, $f, $g, $h, $i] = $this->throwing->toSheet()->h;
+            [$x, $y, $step] = [$window->xOf($first), $window->yOf($row), $window->step()];
+            $values = $stack->run(
+                $count, [$a * $x + $b * $y + $c, $d * $x + $e * $y + $f, $g * $x + $h * $y + $i], [$a * $step, $d * $step, $g * $step],
+                $along($cell->level($down)), $along($cell->across($down)), $along($cell->upright($down)), $cell->aside(), $cell->around(),
+            );
+        }
+        foreach ($values as $n => $value) {
+            $values[$n] = $value * ($left + $n * $less);
+        }
+
         return $values;
     }
 
@@ -120,15 +118,25 @@ final readonly class ShadowPlane implements Plane
     private function corners(StackReader $stack, Window $window, int $left, int $row, int $across): array
     {
         $corners = [];
-        $map = $this->throwing->toSheet();
+        [$map, $reach] = [$this->throwing->toSheet(), $this->throwing->reach()];
         $y = $window->yOf($row - 0.5);
         for ($k = 0; $k <= $across; $k++) {
             $x = $window->xOf($left + $k * self::CELL - 0.5);
-            $soft = $this->throwing->softness($x, $y);
-            $corners[] = $soft === null ? null : Gather::of($soft, $map, $x, $y, $window->step(), self::CELL, $stack, self::NOTHING);
+            $soft = $reach !== null && self::isFar($reach, $map, $x, $y, self::CELL * $window->step()) ? null : $this->throwing->softness($x, $y);
+            $corners[] = $soft === null ? null : Gather::of($soft, $map, $x, $y, $window->step(), self::CELL, $stack);
         }
 
         return $corners;
+    }
+
+    /** Whether a place and those about it come from far beside the cut-out: then it need not be asked how soft they are. */
+    private static function isFar(Bounds $reach, Homography $map, float $x, float $y, float $cell): bool
+    {
+        [$u, $v] = $map->at($x, $y);
+        [$ux, $uy, $vx, $vy] = $map->jacobian($x, $y);
+        [$across, $down] = [$cell * (abs($ux) + abs($uy)), $cell * (abs($vx) + abs($vy))];
+
+        return $u < $reach->left - $across || $u > $reach->right + $across || $v < $reach->top - $down || $v > $reach->bottom + $down;
     }
 
     /**

@@ -37,4 +37,10 @@ final readonly class Softness
         $this->xy = ($large - $small) / 2 * $sin;
         $this->smaller = sqrt($small);
     }
+
+    /** The sigma of a linear function of the place, x times one number plus y times another one. */
+    public function along(float $x, float $y): float
+    {
+        return sqrt(max(0.0, $x * $x * $this->xx + 2 * $x * $y * $this->xy + $y * $y * $this->yy));
+    }
 }

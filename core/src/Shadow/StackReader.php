@@ -9,29 +9,17 @@ use Aumbrel\Core\Kernel\Planes;
 /** Reads a stack between its points and between its levels. */
 final class StackReader
 {
+    /** What is less, or lacks less from whole, is not gathered. */
+    public const NOTHING = 4e-4;
+
     /** @var list<float> */
     private readonly array $values;
 
-    /** @var list<int> where each level begins */
-    private array $offsets = [];
-
-    /** @var list<float> scene x of the first point of each level */
-    private array $lefts = [];
-
-    /** @var list<float> */
-    private array $tops = [];
-
-    /** @var list<float> points to a scene pixel */
-    private array $scales = [];
-
-    /** @var list<int> points in a row */
-    private array $columns = [];
-
-    /** @var list<float> the last point that has one to its right */
-    private array $ends = [];
-
-    /** @var list<float> */
-    private array $bottoms = [];
+    /**
+     * @var list<array{float, float, float, float, float, int, int}> of each level: scene x and y of its first point, points to a scene
+     *                                                              pixel, the last column and row that have a next one, points in a row, where it begins
+     */
+    private array $geometry = [];
 
     /** @var list<float> px² */
     private array $variances = [];
@@ -45,16 +33,11 @@ final class StackReader
     {
         $this->values = $planes->numbers($stack);
         foreach ($stack->levels as $level) {
-            $this->offsets[] = $level->offset;
-            $this->lefts[] = $level->points->xOf(0);
-            $this->tops[] = $level->points->yOf(0);
-            $this->scales[] = $level->points->scale;
-            $this->columns[] = $level->points->columns;
-            $this->ends[] = $level->points->columns - 1.0;
-            $this->bottoms[] = $level->points->rows - 1.0;
+            $points = $level->points;
+            $this->geometry[] = [$points->xOf(0), $points->yOf(0), $points->scale, $points->columns - 1.0, $points->rows - 1.0, $points->columns, $level->offset];
             $this->variances[] = $level->variance;
         }
-        $this->most = count($this->offsets) - 1.001;
+        $this->most = count($this->geometry) - 1.001;
         $this->places = Gather::places();
     }
 
@@ -72,50 +55,126 @@ final class StackReader
         return min($this->most, 1 + $whole + 2 ** ($octaves - $whole) - 1);
     }
 
+    /** The softest level. */
+    public function last(): int
+    {
+        return count($this->geometry) - 1;
+    }
+
     /**
      * What a place of the cut-out and those beside it come to.
      *
      * @param  float  $level  as {@see level()} gives it
-     * @param  float  $tx  of the way along which places lie, px
+     * @param  float  $across  of the way along which places lie, px
+     * @param  float  $upright  px, down
      * @param  int  $aside  places on each side
      */
-    public function gathered(float $x, float $y, float $level, float $tx, float $ty, int $aside): float
+    public function gathered(float $x, float $y, float $level, float $across, float $upright, int $aside): float
     {
-        $k = (int) $level;
-        $share = $level - $k;
+        return $this->run(1, [$x, $y, 1.0], [0.0, 0.0, 0.0], [$level, 0.0], [$across, 0.0], [$upright, 0.0], $aside, null)[0];
+    }
+
+    /**
+     * The same for places one beside the other.
+     *
+     * @param  array{float, float, float}  $place  the first one, homogeneous
+     * @param  array{float, float, float}  $way  from each to the next one
+     * @param  array{float, float}  $level  of the first one, and what comes to it from each to the next
+     * @param  array{float, float}  $across  the same, px
+     * @param  array{float, float}  $upright  the same, px
+     * @param  int|null  $around  the level at which it is told whether there is anything; null when that is known
+     * @return list<float>
+     */
+    public function run(int $count, array $place, array $way, array $level, array $across, array $upright, int $aside, ?int $around): array
+    {
+        [$px, $py, $pw] = $place;
+        [$dx, $dy, $dw] = $way;
+        [$deep, $deeper] = $level;
+        [$tx, $dtx] = $across;
+        [$ty, $dty] = $upright;
         [$offsets, $weights] = $this->places[$aside];
+        $middle = $deep + $deeper * ($count - 1) / 2;
+        // the two levels of the middle one serve them all
+        $k = (int) max(0.0, min($middle, $this->most));
+        [$leftA, $topA, $scaleA, $endA, $bottomA, $columnsA, $offsetA] = $this->geometry[$k];
+        [$leftB, $topB, $scaleB, $endB, $bottomB, $columnsB, $offsetB] = $this->geometry[$k + 1];
+        [$leftC, $topC, $scaleC, $endC, $bottomC, $columnsC, $offsetC] = $this->geometry[$around ?? $k];
         $values = $this->values;
-        $sum = 0.0;
-        foreach ([$k, $k + 1] as $j) {
-            $scale = $this->scales[$j];
-            $u0 = ($x - $this->lefts[$j]) * $scale;
-            $v0 = ($y - $this->tops[$j]) * $scale;
-            $du = $tx * $scale;
-            $dv = $ty * $scale;
-            $end = $this->ends[$j];
-            $bottom = $this->bottoms[$j];
-            $columns = $this->columns[$j];
-            $offset = $this->offsets[$j];
-            $part = 0.0;
-            foreach ($offsets as $n => $t) {
-                $u = $u0 + $t * $du;
-                $v = $v0 + $t * $dv;
-                if ($u >= 0.0 && $v >= 0.0 && $u < $end && $v < $bottom) {
-                    $column = (int) $u;
-                    $row = (int) $v;
-                    $at = $offset + $row * $columns + $column;
-                    $fx = $u - $column;
-                    $upper = $values[$at];
-                    $upper += $fx * ($values[$at + 1] - $upper);
-                    $at += $columns;
-                    $lower = $values[$at];
-                    $lower += $fx * ($values[$at + 1] - $lower);
-                    $part += $weights[$n] * ($upper + ($v - $row) * ($lower - $upper));
+        $all = [];
+        for ($n = 0; $n < $count; $n++, $px += $dx, $py += $dy, $pw += $dw, $deep += $deeper, $tx += $dtx, $ty += $dty) {
+            if ($pw <= 0.0) {
+                $all[] = 0.0;
+
+                continue;
+            }
+            $x = $px / $pw;
+            $y = $py / $pw;
+            if ($around !== null) {
+                $u = ($x - $leftC) * $scaleC;
+                $v = ($y - $topC) * $scaleC;
+                if ($u < 0.0 || $v < 0.0 || $u >= $endC || $v >= $bottomC) {
+                    $all[] = 0.0;
+
+                    continue;
+                }
+                $at = $offsetC + (int) $v * $columnsC + (int) $u;
+                $there = $values[$at] + $values[$at + 1] + $values[$at + $columnsC] + $values[$at + $columnsC + 1];
+                if ($there < 4 * self::NOTHING) {
+                    $all[] = 0.0;
+
+                    continue;
+                }
+                if ($there > 4 - 4 * self::NOTHING) {
+                    $all[] = 1.0;
+
+                    continue;
                 }
             }
-            $sum += $j === $k ? (1.0 - $share) * $part : $share * $part;
+            $share = $deep - $k;
+            $rest = 1.0 - $share;
+            $uA = ($x - $leftA) * $scaleA;
+            $vA = ($y - $topA) * $scaleA;
+            $duA = $tx * $scaleA;
+            $dvA = $ty * $scaleA;
+            $uB = ($x - $leftB) * $scaleB;
+            $vB = ($y - $topB) * $scaleB;
+            $duB = $tx * $scaleB;
+            $dvB = $ty * $scaleB;
+            $sum = 0.0;
+            foreach ($offsets as $m => $t) {
+                $weight = $weights[$m];
+                $u = $uA + $t * $duA;
+                $v = $vA + $t * $dvA;
+                if ($u >= 0.0 && $v >= 0.0 && $u < $endA && $v < $bottomA) {
+                    $column = (int) $u;
+                    $row = (int) $v;
+                    $at = $offsetA + $row * $columnsA + $column;
+                    $u -= $column;
+                    $upper = $values[$at];
+                    $upper += $u * ($values[$at + 1] - $upper);
+                    $at += $columnsA;
+                    $lower = $values[$at];
+                    $lower += $u * ($values[$at + 1] - $lower);
+                    $sum += $weight * $rest * ($upper + ($v - $row) * ($lower - $upper));
+                }
+                $u = $uB + $t * $duB;
+                $v = $vB + $t * $dvB;
+                if ($u >= 0.0 && $v >= 0.0 && $u < $endB && $v < $bottomB) {
+                    $column = (int) $u;
+                    $row = (int) $v;
+                    $at = $offsetB + $row * $columnsB + $column;
+                    $u -= $column;
+                    $upper = $values[$at];
+                    $upper += $u * ($values[$at + 1] - $upper);
+                    $at += $columnsB;
+                    $lower = $values[$at];
+                    $lower += $u * ($values[$at + 1] - $lower);
+                    $sum += $weight * $share * ($upper + ($v - $row) * ($lower - $upper));
+                }
+            }
+            $all[] = $sum > 0.0 ? ($sum < 1.0 ? $sum : 1.0) : 0.0;
         }
 
-        return $sum;
+        return $all;
     }
 }

@@ -22,5 +22,8 @@ interface Throwing
     /** Where anything can be; null when that is everywhere. */
     public function extent(): ?Bounds;
 
+    /** Places of the cut-out, and about it, from which anything can come; null when that cannot be told. */
+    public function reach(): ?Bounds;
+
     public function key(): string;
 }

@@ -16,7 +16,7 @@ use Aumbrel\Core\Stage\Rays;
  * The penumbra across is (way from the casting place along the ray) x (angle of the light), and 1/(sine of the ray's angle to the
  * surface) times that along the shadow; sigma is a quarter of each, carried into the picture by the camera, and there never below the contact softness.
  */
-final readonly class Thrown implements Throwing
+final class Thrown implements Throwing
 {
     /** What is so much nearer to the camera than the contact row is not seen. */
     private const NEAREST = 0.05;
@@ -27,7 +27,10 @@ final readonly class Thrown implements Throwing
     /** A Gaussian counts as ended at this many sigmas. */
     private const ENDED = 4.0;
 
-    private Homography $toSheet;
+    private readonly Homography $toSheet;
+
+    /** @var array{Bounds|null, Bounds|null}|null */
+    private ?array $ends = null;
 
     /**
      * @param  Rays  $rays  in the sheet's space, raised
@@ -35,7 +38,7 @@ final readonly class Thrown implements Throwing
      * @param  float  $contact  the least sigma, px of the picture at the contact row
      * @param  float  $tip  0..1, the share of the density that is left at the tip
      */
-    public function __construct(private Sheet $sheet, private Rays $rays, private Surface $surface, private float $angle, private float $contact, private float $tip)
+    public function __construct(private readonly Sheet $sheet, private readonly Rays $rays, private readonly Surface $surface, private readonly float $angle, private readonly float $contact, private readonly float $tip)
     {
         $this->toSheet = $sheet->view->through($surface->face, $sheet->upright, $rays);
     }
@@ -77,24 +80,55 @@ final readonly class Thrown implements Throwing
 
     public function extent(): ?Bounds
     {
-        $box = $this->sheet->box;
-        $places = [];
-        $bottom = max($box->bottom, $this->sheet->rowAt($box->left), $this->sheet->rowAt($box->right));
-        for ($k = 0; $k <= self::ALONG_SIDE; $k++) {
-            $t = $k / self::ALONG_SIDE;
-            foreach ([[$box->left + $t * ($box->right - $box->left), $box->top], [$box->left, $box->top + $t * ($bottom - $box->top)], [$box->right, $box->top + $t * ($bottom - $box->top)]] as [$x, $y]) {
-                $place = new Point($x, min($y, $this->sheet->rowAt($x)));
-                $thrown = $this->thrown($place);
-                $soft = $thrown === null ? null : $this->softAt($thrown);
-                if ($thrown === null || $soft === null) {
-                    return null;
-                }
-                $places[] = [$thrown->x - $soft[0], $thrown->y - $soft[1]];
-                $places[] = [$thrown->x + $soft[0], $thrown->y + $soft[1]];
+        return $this->ends()[0];
+    }
+
+    public function reach(): ?Bounds
+    {
+        return $this->ends()[1];
+    }
+
+    /**
+     * Where the shadow ends, and how far about the cut-out what is gathered comes from: measured along the box of what throws it.
+     *
+     * @return array{Bounds|null, Bounds|null} null where it has no end that is seen
+     */
+    private function ends(): array
+    {
+        if ($this->ends !== null) {
+            return $this->ends;
+        }
+        $seen = $sheet = [];
+        foreach ($this->border() as $place) {
+            $there = $this->thrown($place);
+            $soft = $there === null ? null : $this->softness($there->x, $there->y);
+            if ($there === null || $soft === null) {
+                return $this->ends = [null, null];
+            }
+            [$ux, $uy, $vx, $vy] = $this->toSheet->jacobian($there->x, $there->y);
+            foreach ([-self::ENDED, self::ENDED] as $sigmas) {
+                $seen[] = [$there->x + $sigmas * sqrt($soft->xx), $there->y + $sigmas * sqrt($soft->yy)];
+                $sheet[] = [$place->x + $sigmas * $soft->along($ux, $uy), $place->y + $sigmas * $soft->along($vx, $vy)];
             }
         }
 
-        return Bounds::round($places)?->grown(2.0);
+        return $this->ends = [Bounds::round($seen)?->grown(2.0), Bounds::round($sheet)?->grown(2.0)];
+    }
+
+    /** @return list<Point> places along the box of what throws the shadow, down to its contact row */
+    private function border(): array
+    {
+        $box = $this->sheet->box;
+        $places = [];
+        for ($k = 0; $k <= self::ALONG_SIDE; $k++) {
+            $t = $k / self::ALONG_SIDE;
+            $places[] = new Point($box->left + $t * ($box->right - $box->left), $box->top);
+            foreach ([$box->left, $box->right] as $x) {
+                $places[] = new Point($x, $box->top + $t * ($this->sheet->rowAt($x) - $box->top));
+            }
+        }
+
+        return $places;
     }
 
     /** Where a place of the cut-out is thrown to; null when nowhere that is seen. */
@@ -118,24 +152,6 @@ final readonly class Thrown implements Throwing
     public function key(): string
     {
         return "thrown {$this->sheet->key()} by {$this->rays->key()} {$this->angle} {$this->contact} {$this->tip} on {$this->surface->key()}";
-    }
-
-    /** @return array{float, float}|null how far the blur reaches there, px across and down */
-    private function softAt(Point $seen): ?array
-    {
-        $view = $this->sheet->view;
-        $there = $view->meets($seen, $this->surface->face);
-        if ($there === null) {
-            return null;
-        }
-        $way = $this->rays->toward($there);
-        $toward = $way->unit();
-        $slant = max($this->surface->flattest, $this->surface->face->normal->dot($toward));
-        $through = $this->sheet->upright->normal->dot($way);
-        $share = abs($through) < 1e-12 ? 0.0 : max(0.0, -$this->sheet->upright->over($there) / $through);
-        [[$ax, $ay], [$bx, $by]] = $this->axes($toward, $slant, $share * $way->length() * $this->angle / 4, $there);
-
-        return [self::ENDED * max($this->contact, hypot($ax, $bx)), self::ENDED * max($this->contact, hypot($ay, $by))];
     }
 
     /**

@@ -76,6 +76,11 @@ final readonly class ThrownBehind implements Throwing
         return (new Bounds($left, $top, $right, $bottom))->grown(self::ENDED * $this->sigma + 2);
     }
 
+    public function reach(): Bounds
+    {
+        return $this->box->grown(self::ENDED * $this->sigma / $this->growth + 2);
+    }
+
     public function key(): string
     {
         return "behind {$this->growth} {$this->dx} {$this->dy} {$this->sigma}";

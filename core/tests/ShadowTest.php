@@ -311,6 +311,13 @@ it('joins what one source throws, and multiplies what several do', function (): 
     expect(max($joined))->toEqualWithDelta(0.6, 0.01);
     $several = shade(shadowScene([$two, sharp($values, ['amount' => 60]), sharp([...$values, 'of' => ['other']], ['id' => 'second', 'amount' => 50])]));
     expect(max($several))->toEqualWithDelta(1 - 0.4 * 0.5, 0.01);
+    // also when they are strips of their own, with densities of their own; one that is masked is not counted on
+    $sun = ['sources' => [['id' => 'sun', 'kind' => 'sun', 'values' => [...$values, 'width' => 0]]]];
+    $own = static fn (array $more): array => shade(shadowScene([$two, sharp([], ['amount' => 40, 'source' => 'sun', ...$more]), sharp(['of' => ['other']], ['id' => 'second', 'amount' => 60, 'source' => 'sun'])], more: $sun));
+    [$first, $second, $both] = [shade(shadowScene([$two, sharp([], ['amount' => 40, 'source' => 'sun'])], more: $sun)), shade(shadowScene([$two, sharp(['of' => ['other']], ['amount' => 60, 'source' => 'sun'])], more: $sun)), $own([])];
+    $off = array_map(static fn (float $one, float $other, float $both): float => abs(max($one, $other) - $both), $first, $second, $both);
+    expect(max($off))->toBeLessThan(0.002)->and(count(array_filter($first, static fn (float $v, int $k): bool => $v > 0.3 && $second[$k] > 0.3, ARRAY_FILTER_USE_BOTH)))->toBeGreaterThan(20);
+    expect(max($own(['masks' => [['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [0, 0], 'to' => [1, 0], 'stops' => [['offset' => 0, 'value' => 1], ['offset' => 1, 'value' => 1]]]]]])))->toEqualWithDelta(1 - 0.6 * 0.4, 0.01);
 });
 
 it('thins toward its tip, and fills insides on request', function (): void {
@@ -459,7 +466,7 @@ it('keeps what does not depend on the light', function (): void {
             {
                 return post();
             }
-        })), 'post', false, Aumbrel\Core\Shadow\Sheet::of((new Aumbrel\Core\Scene\Standings($scene, $renderer->measures(), (new Hanging($scene, $renderer->measures()))->footings, 'cast'))->stand('post'), $scene->stage->camera)), 1.0);
+        })), 'post', false, Aumbrel\Core\Shadow\Sheet::of((new Aumbrel\Core\Scene\Standings($scene, $renderer->measures(), (new Hanging($scene, $renderer->measures()))->footings, 'cast', static fn ($strip) => $strip->kind))->stand('post'), $scene->stage->camera)), 1.0);
         $before = $renderer->planes->holds($stack);
         $renderer->picture($scene, $window);
 

@@ -16,4 +16,12 @@ interface Grounds
 
     /** @return list<Stand> the plates under the strip that stand or hang before the backdrop, back to front */
     public function under(): array;
+
+    /**
+     * The shadows under the strip that the same source throws, on the same kind of surface, and that nothing but their density
+     * changes: together they are as dark as the darkest of them.
+     *
+     * @return list<array{ThrowsShadow, float}> as they are lit, with their densities 0..1
+     */
+    public function bySameSource(bool $onWall): array;
 }

@@ -17,4 +17,7 @@ interface ThrowsShadow extends StripKind
 
     /** Where its light comes from by its own values; null while a lamp throws it. */
     public function lightFrom(): ?Bearing;
+
+    /** How much of it there is at each place, before its density; null when nothing is thrown. */
+    public function field(Site $site): ?Field;
 }

@@ -63,7 +63,7 @@ final readonly class Hanging
         $drive = $this->drive($strip);
         $kind = $drive !== null && $strip->kind instanceof Driven ? $strip->kind->driven($drive, $strip->values) : $strip->kind;
 
-        return $kind instanceof Grounded ? $kind->on(new Standings($this->scene, $this->measures, $this->footings, $strip->id)) : $kind;
+        return $kind instanceof Grounded ? $kind->on(new Standings($this->scene, $this->measures, $this->footings, $strip->id, $this->asLit(...))) : $kind;
     }
 
     /** A strip's level and its source's together, within what a level can be. */

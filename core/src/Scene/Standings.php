@@ -4,18 +4,23 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Scene;
 
+use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Grounds;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\Stance;
 use Aumbrel\Core\Kind\Stand;
+use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Kind\ThrowsShadow;
 use Aumbrel\Core\Stage\Stage;
+use Closure;
 
 /** Where the plates of a scene stand, as one of its strips finds them. */
 final readonly class Standings implements Grounds
 {
-    public function __construct(private Scene $scene, private Measures $measures, private Footings $footings, private string $strip)
+    /** @param  Closure(Strip): StripKind  $lit  another strip's kind as its source drives it */
+    public function __construct(private Scene $scene, private Measures $measures, private Footings $footings, private string $strip, private Closure $lit)
     {
     }
 
@@ -45,6 +50,46 @@ final readonly class Standings implements Grounds
         }
 
         return $under;
+    }
+
+    public function bySameSource(bool $onWall): array
+    {
+        $source = $this->scene->find($this->strip)?->source;
+        $all = [];
+        foreach ($source === null ? [] : $this->plain($this->scene->strips) as $strip) {
+            if ($strip->id === $this->strip) {
+                return $all;
+            }
+            $kind = $strip->kind;
+            if ($kind instanceof ThrowsShadow && $kind->isOnWall() === $onWall && $strip->source === $source && $strip->mode === BlendMode::Multiply && $this->isPlain($strip)) {
+                $lit = ($this->lit)($strip);
+                $all = $lit instanceof ThrowsShadow ? [...$all, [$lit, $strip->amount]] : $all;
+            }
+        }
+
+        // it lies in a group that changes it
+        return [];
+    }
+
+    /**
+     * What is not held by groups that change it.
+     *
+     * @param  list<Strip>  $strips
+     * @return list<Strip>
+     */
+    private function plain(array $strips): array
+    {
+        $all = [];
+        foreach ($strips as $strip) {
+            array_push($all, ...$strip->isGroup() ? ($this->isPlain($strip) && $strip->amount === 1.0 ? $this->plain($strip->strips) : []) : [$strip]);
+        }
+
+        return $all;
+    }
+
+    private function isPlain(Strip $strip): bool
+    {
+        return ! $strip->muted && $strip->activeMasks() === [] && $strip->confinedTo === null && $strip->complements === null;
     }
 
     /** Null when it is no plate, or nothing of it is there. */

@@ -11,6 +11,7 @@ use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Vector;
 use Aumbrel\Core\Kind\Drive;
 use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\Grounded;
 use Aumbrel\Core\Kind\LiesUnder;
 use Aumbrel\Core\Kind\Placed;
@@ -184,6 +185,11 @@ final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, See
 
     public function layers(Site $site): array
     {
+        return $this->darkening($site, $this->field($site), $this->grounds?->bySameSource(false) ?? []);
+    }
+
+    public function field(Site $site): ?Field
+    {
         $pieces = [];
         foreach ($this->shapes($site) as [, $cast, $shape]) {
             foreach ($cast->everywhere() as $thrown) {
@@ -191,7 +197,7 @@ final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, See
             }
         }
 
-        return $this->darkening($site, $pieces === [] ? null : new ShadowField($pieces, $this->coverings($site)));
+        return $pieces === [] ? null : new ShadowField($pieces, $this->coverings($site));
     }
 
     public function outlines(Stage $stage): array

@@ -58,8 +58,11 @@ final readonly class ShadowPlane implements Plane
             $spans = $this->spans($window, $top);
             for ($k = 0; $k < $across; $k++) {
                 $cell = Cell::between($upper[$k], $upper[$k + 1], $lower[$k], $lower[$k + 1]);
+                if ($cell === null) {
+                    continue;
+                }
                 $column = $left + $k * self::CELL;
-                foreach ($cell === null ? [] : $spans as $row => [$from, $to]) {
+                foreach ($spans as $row => [$from, $to]) {
                     [$first, $last] = [max($from, $column), min($to, $column + self::CELL)];
                     foreach ($first < $last ? $this->row($cell, $stack, $window, $row, $first, $last, $column, ($row - $top + 0.5) / self::CELL) : [] as $n => $value) {
                         $values[$row * $columns + $first + $n] = $value;
@@ -83,14 +86,12 @@ final readonly class ShadowPlane implements Plane
     private function row(Cell $cell, StackReader $stack, Window $window, int $row, int $first, int $last, int $column, float $down): array
     {
         $begin = ($first - $column + 0.5) / self::CELL;
-        // a value at the first pixel, and what comes to it from each to the next
-        $along = static fn (array $ends): array => [$ends[0] + $begin * ($ends[1] - $ends[0]), ($ends[1] - $ends[0]) / self::CELL];
-        [$left, $less] = $along($cell->left($down));
+        [$left, $less] = self::along($cell->left($down), $begin);
         $count = $last - $first;
         if ($cell->isWhole()) {
             $values = array_fill(0, $count, 1.0);
         } elseif ($cell->isSofterThan(self::SOFT * $window->step())) {
-            [$value, $more] = $along($cell->value($stack, $down));
+            [$value, $more] = self::along($cell->value($stack, $down), $begin);
             $values = [];
             for ($n = 0; $n < $count; $n++) {
                 $values[] = $value + $n * $more;
@@ -100,7 +101,7 @@ final readonly class ShadowPlane implements Plane
             [$x, $y, $step] = [$window->xOf($first), $window->yOf($row), $window->step()];
             $values = $stack->run(
                 $count, [$a * $x + $b * $y + $c, $d * $x + $e * $y + $f, $g * $x + $h * $y + $i], [$a * $step, $d * $step, $g * $step],
-                $along($cell->level($down)), $along($cell->across($down)), $along($cell->upright($down)), $cell->aside(), $cell->around(),
+                self::along($cell->level($down), $begin), self::along($cell->across($down), $begin), self::along($cell->upright($down), $begin), $cell->aside(), $cell->around(),
             );
         }
         foreach ($values as $n => $value) {
@@ -108,6 +109,17 @@ final readonly class ShadowPlane implements Plane
         }
 
         return $values;
+    }
+
+    /**
+     * What goes evenly from one end of a cell to the other: at a pixel, and what comes to it from each to the next.
+     *
+     * @param  array{float, float}  $ends
+     * @return array{float, float}
+     */
+    private static function along(array $ends, float $begin): array
+    {
+        return [$ends[0] + $begin * ($ends[1] - $ends[0]), ($ends[1] - $ends[0]) / self::CELL];
     }
 
     /**

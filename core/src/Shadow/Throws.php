@@ -17,6 +17,7 @@ use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Stand;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Kind\Surroundings;
+use Aumbrel\Core\Kind\ThrowsShadow;
 use Aumbrel\Core\Value\FlatColourValue;
 use Aumbrel\Core\Value\Parameter;
 use Aumbrel\Core\Value\PlatesValue;
@@ -85,9 +86,19 @@ trait Throws
         return [PlatesValue::named('of', 'Of', 'shadow'), FlatColourValue::named('colour', 'Colour', 'shadow', $colour)];
     }
 
-    /** @return list<Layer> */
-    private function darkening(Site $site, ?Field $field): array
+    /**
+     * @param  list<array{ThrowsShadow, float}>  $others  that the same source throws, under it
+     * @return list<Layer>
+     */
+    private function darkening(Site $site, ?Field $field, array $others = []): array
     {
+        $fields = [];
+        foreach ($others as [$other, $density]) {
+            $thrown = $field === null || $site->amount() <= 0 ? null : $other->field($site);
+            $fields = $thrown === null ? $fields : [...$fields, [$thrown, $density]];
+        }
+        $field = $field === null || $fields === [] ? $field : new DarkerThan($field, $site->amount(), $fields);
+
         return $field === null ? [] : [new Layer($site->mode(), $field, OneColour::flat($this->colour), new Amount($site->amount()))];
     }
 

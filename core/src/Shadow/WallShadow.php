@@ -10,6 +10,7 @@ use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Vector;
 use Aumbrel\Core\Kind\Drive;
 use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\Grounded;
 use Aumbrel\Core\Kind\LiesUnder;
 use Aumbrel\Core\Kind\Placed;
@@ -163,6 +164,11 @@ final class WallShadow implements Driven, Grounded, LiesUnder, Proposes, Pullabl
 
     public function layers(Site $site): array
     {
+        return $this->darkening($site, $this->field($site), $this->grounds?->bySameSource(true) ?? []);
+    }
+
+    public function field(Site $site): ?Field
+    {
         $pieces = [];
         foreach ($this->stands() as $stand) {
             $shape = CastShape::of($site, $stand->id, $this->filled);
@@ -172,7 +178,7 @@ final class WallShadow implements Driven, Grounded, LiesUnder, Proposes, Pullabl
             }
         }
 
-        return $this->darkening($site, $pieces === [] ? null : new ShadowField($pieces, $this->coverings($site)));
+        return $pieces === [] ? null : new ShadowField($pieces, $this->coverings($site));
     }
 
     public function outlines(Stage $stage): array

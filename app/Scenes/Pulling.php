@@ -30,9 +30,11 @@ final class Pulling
         if ($strip === null || $found === null) {
             throw new SceneError('pull', 'there is nothing here that could be dragged: a shadow needs a plate that is cut out and stands on the ground');
         }
-        $source = $strip->source === null || $found->through === null || $found->toward === null ? null : $document->source($strip->source);
+        $source = $strip->source === null ? null : $document->source($strip->source);
+        if ($source === null || $found->through === null || $found->toward === null) {
+            return $scene->withValues($id, $found->values);
+        }
 
-        return $source === null || $found->through === null || $found->toward === null ? $scene->withValues($id, $found->values)
-            : $scene->withValues(SceneSource::NAMED.$source->id, $source->kind->shiningThrough($found->through, $found->toward, $document->stage->camera));
+        return $scene->withValues(SceneSource::NAMED.$source->id, $source->kind->shiningThrough($found->through, $found->toward, $document->stage->camera));
     }
 }

@@ -1,28 +1,22 @@
 import { usePinch } from '@use-gesture/react';
-import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent, type PointerEvent, type WheelEvent } from 'react';
-import { api, Refused } from '../api/client';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent, type PointerEvent, type WheelEvent } from 'react';
+import { api } from '../api/client';
 import type { Point, Scene } from '../api/types';
-import { useLasting } from '../ui/lasting';
 import { Menu, type Item } from '../ui/Menu';
 import { follow, letGoOfPointers } from '../ui/pointer';
 import type { Gestures } from '../session/gestures';
 import { everyStrip } from '../session/strips';
 import { nudged } from '../session/nudge';
-import { AMBIENT, everySource, sourceName, sourceOf, STAGE } from '../session/things';
+import { sourceName, sourceOf } from '../session/things';
 import { useWork, work, type Seeing } from '../session/store';
-import { lensOf, panned, restScale, toScene, toView as toViewPlace, windowOf, zoomedAt, type Size } from '../session/camera';
+import { lensOf, panned, toScene, toView as toViewPlace, zoomedAt, type Size } from '../session/camera';
 import { Handles } from './handles/Handles';
 import { ToolLayer } from './tools/ToolLayer';
-import { PictureLoop, type Shown } from './pictureLoop';
+import { paint } from './paint';
+import { usePicture } from './usePicture';
 
 /** The wheel has stopped when nothing came for this long. */
 const WHEEL_RESTS_MS = 160;
-
-/** A picture that failed is asked for again as soon as the server answers; it is looked for this often. */
-const ASK_AGAIN_MS = 1500;
-
-/** A picture that takes longer than this is late: a quiet line says that work is going on. */
-const LATE_MS = 400;
 
 /** How much of the view the keys pan by. */
 const PANS = 0.2;
@@ -46,8 +40,7 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     const [spaceHeld, setSpaceHeld] = useState(false);
     const [over, setOver] = useState(false);
     const lens = useMemo(() => lensOf(camera, scene, view), [camera, scene, view]);
-    const { shown, coming, awaited, progress, problem, again } = usePicture(scene, lens, view);
-    const isLate = useLasting(awaited, LATE_MS);
+    const { shown, coming, isLate, progress, problem, again } = usePicture(scene, lens, view);
     const hovered = useRef(false);
     const wheel = useRef(0);
     const pinchedFrom = useRef<{ lens: typeof lens; at: Point } | null>(null);
@@ -305,177 +298,4 @@ function useSize(box: React.RefObject<HTMLElement | null>): Size {
         return () => observer.disconnect();
     }, [box]);
     return size;
-}
-
-/** The newest picture of what is looked at. */
-function usePicture(scene: Scene, lens: ReturnType<typeof lensOf>, view: Size) {
-    const [shown, setShown] = useState<Shown | null>(null);
-    /** A long picture of which some bands are there. */
-    const [coming, setComing] = useState<Shown | null>(null);
-    const [awaited, setAwaited] = useState(true);
-    const [progress, setProgress] = useState<number | null>(null);
-    const [problem, setProblem] = useState<{ words: string; passes: boolean } | null>(null);
-    const [attempt, setAttempt] = useState(0);
-    const pending = useWork((state) => state.pending);
-    const moving = useWork((state) => state.moving);
-    const solo = useWork((state) => state.solo);
-    const before = useWork((state) => state.before);
-    const mask = useWork((state) => state.maskAlone);
-    const tint = useWork((state) => state.tint);
-    const seeing = useWork((state) => state.seeing);
-    const chosen = useWork((state) => state.chosen);
-    const { as, alone } = seen(seeing, everyStrip(scene.strips).some((strip) => strip.id === chosen) ? chosen : null);
-    const loop = useRef<PictureLoop | null>(null);
-    /** What the last picture at rest was asked of, whether it has come, and the newest revision that looks like it. */
-    const asked = useRef<string | null>(null);
-    const hasCome = useRef(false);
-    const revision = useRef(scene.revision);
-
-    useEffect(() => {
-        loop.current = new PictureLoop(
-            scene.id,
-            (next) => {
-                setProblem(null);
-                setAwaited(false);
-                if (next.bands !== null) {
-                    setComing(next);
-                    return;
-                }
-                setComing(null);
-                setShown(next);
-                const { compass, readings, ...lines } = next.head;
-                const noticed = compass && readings ? { compass, readings } : {};
-                if (!next.draft) {
-                    hasCome.current = true;
-                    work.settled(revision.current, noticed);
-                } else {
-                    work.drafted(lines, noticed);
-                }
-            },
-            (error) => {
-                setComing(null);
-                setAwaited(false);
-                setProblem({ words: error instanceof Error ? error.message : 'The picture could not be rendered.', passes: error instanceof Refused && (error.status === 0 || error.status >= 500) });
-            },
-            setProgress,
-        );
-        return () => loop.current?.stop();
-    }, [scene.id]);
-
-    const looked = useMemo(() => windowOf(lens, scene, view), [lens, scene, view]);
-    useEffect(() => {
-        if (view.width === 0) {
-            return;
-        }
-        const scale = restScale(lens, looked, globalThis.devicePixelRatio || 1);
-        // writing a change down does not change the picture
-        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0, inForce: 0 })), everySource(scene, pending), scene.stage, scene.ambient, pending[STAGE], pending[AMBIENT], scene.white, looked, scale, solo, before, mask, tint, as, alone, attempt]);
-        if (content !== null && content === asked.current) {
-            revision.current = scene.revision;
-            if (hasCome.current) {
-                work.sameAs(scene.revision);
-            }
-            return;
-        }
-        asked.current = content;
-        hasCome.current = false;
-        revision.current = scene.revision;
-        setAwaited(true);
-        loop.current?.want({
-            window: looked,
-            scale,
-            draftScale: lens.zoom / 2,
-            changes: pending,
-            below: useWork.getState().chosen,
-            solo,
-            before,
-            mask,
-            tint,
-            as,
-            alone,
-            moving,
-            since: moving ? useWork.getState().movedAt : performance.now(),
-        });
-    }, [scene, lens, looked, view, pending, moving, solo, before, mask, tint, as, alone, attempt]);
-
-    // once the server can be reached again the picture comes by itself
-    useEffect(() => {
-        if (!problem?.passes) {
-            return;
-        }
-        const timer = window.setInterval(() => api.health().then(() => setAttempt((count) => count + 1), () => undefined), ASK_AGAIN_MS);
-        return () => window.clearInterval(timer);
-    }, [problem]);
-
-    return { shown, coming, awaited, progress, problem, again: useCallback(() => setAttempt((count) => count + 1), []) };
-}
-
-/** What is asked for when the picture is seen in one way or another. */
-function seen(seeing: Seeing, chosen: string | null): { as: 'colours' | 'values' | 'clipping'; alone: string | null } {
-    switch (seeing) {
-        case 'alone':
-            return { as: 'colours', alone: chosen };
-        case 'alone in greys':
-            return { as: 'values', alone: chosen };
-        default:
-            return { as: seeing, alone: null };
-    }
-}
-
-const held = new WeakMap<ImageData, { canvas: HTMLCanvasElement; bands: number; isWhole: boolean }>();
-
-/** The pixels of a picture on a canvas of their own; of one that is coming, each band once. */
-function canvasOf({ image, bands }: Shown): HTMLCanvasElement {
-    let kept = held.get(image);
-    if (!kept) {
-        const canvas = document.createElement('canvas');
-        canvas.width = image.width;
-        canvas.height = image.height;
-        kept = { canvas, bands: 0, isWhole: false };
-        held.set(image, kept);
-    }
-    const context = kept.isWhole ? null : kept.canvas.getContext('2d');
-    if (bands === null) {
-        context?.putImageData(image, 0, 0);
-        kept.isWhole = true;
-    } else {
-        bands.slice(kept.bands).forEach(([first, rows]) => context?.putImageData(image, 0, 0, 0, first, image.width, rows));
-        kept.bands = bands.length;
-    }
-    return kept.canvas;
-}
-
-function paint(canvas: HTMLCanvasElement | null, shown: Shown | null, coming: Shown | null, lens: ReturnType<typeof lensOf>, view: Size): void {
-    const context = canvas?.getContext('2d');
-    if (!canvas || !context || view.width === 0) {
-        return;
-    }
-    const density = globalThis.devicePixelRatio || 1;
-    const width = Math.round(view.width * density);
-    const height = Math.round(view.height * density);
-    if (canvas.width !== width || canvas.height !== height) {
-        canvas.width = width;
-        canvas.height = height;
-    }
-    context.clearRect(0, 0, width, height);
-    const lay = (picture: Shown) => {
-        const { x, y, width: wide, height: high } = picture.window;
-        context.imageSmoothingEnabled = picture.draft || lens.zoom * density < 2;
-        context.drawImage(
-            canvasOf(picture),
-            (lens.origin[0] + x * lens.zoom) * density,
-            (lens.origin[1] + y * lens.zoom) * density,
-            Math.round(wide * lens.zoom * density),
-            Math.round(high * lens.zoom * density),
-        );
-    };
-    if (shown) {
-        lay(shown);
-    }
-    if (coming) {
-        // over what was there before: what has not come yet is clear
-        lay(coming);
-    } else if (shown) {
-        performance.measure(shown.draft ? 'aumbrel draft' : 'aumbrel settled', { start: shown.since, end: performance.now() });
-    }
 }

@@ -34,6 +34,9 @@ const LONG_MS = 600;
 
 const MOST_ON_THEIR_WAY = 2;
 
+/** A picture that takes longer than this is late. */
+const LATE_MS = 400;
+
 /** A picture that is put together of the bands that come. */
 class Coming {
     private image: ImageData | null = null;
@@ -91,6 +94,11 @@ export class PictureLoop {
 
     private stopped = false;
 
+    /** Runs while a picture is awaited. */
+    private late: ReturnType<typeof setTimeout> | null = null;
+
+    private isLate = false;
+
     /** Ends the picture at rest that is on its way. */
     private atRest: AbortController | null = null;
 
@@ -100,12 +108,15 @@ export class PictureLoop {
         private readonly onFailed: (error: unknown) => void,
         /** told how much of a long picture is there, 0..1; null when none is on its way */
         private readonly onProgress: (share: number | null) => void = () => undefined,
+        /** told when nothing has come for too long, and when something has after all */
+        private readonly onLate: (isLate: boolean) => void = () => undefined,
     ) {}
 
     want(wanted: Wanted): void {
         if (wanted.window.width <= 0 || wanted.window.height <= 0) {
             return;
         }
+        this.late ??= setTimeout(() => this.onLate((this.isLate = true)), LATE_MS);
         // whatever is wanted now, an older picture at rest is not
         this.atRest?.abort();
         if (wanted.moving && this.onTheirWay >= MOST_ON_THEIR_WAY) {
@@ -118,8 +129,18 @@ export class PictureLoop {
 
     stop(): void {
         this.stopped = true;
+        this.inTime();
         this.atRest?.abort();
         this.onProgress(null);
+    }
+
+    /** Something has come, or nothing will. */
+    private inTime(): void {
+        clearTimeout(this.late ?? undefined);
+        this.late = null;
+        if (this.isLate) {
+            this.onLate((this.isLate = false));
+        }
     }
 
     private async send(wanted: Wanted): Promise<void> {
@@ -158,6 +179,7 @@ export class PictureLoop {
                     if (number > this.shown && !this.stopped) {
                         if (next && (next.bands === null || performance.now() - started > LONG_MS)) {
                             this.shown = next.bands === null ? number : this.shown;
+                            this.inTime();
                             this.onShown(next);
                         }
                         this.onProgress(frame.head.done || wanted.moving || performance.now() - started < LONG_MS ? null : (frame.head.progress ?? 0));
@@ -166,6 +188,7 @@ export class PictureLoop {
             );
         } catch (error) {
             if (!this.stopped && !leaving.signal.aborted) {
+                this.inTime();
                 this.onProgress(null);
                 this.onFailed(error);
             }

@@ -186,3 +186,25 @@ test('frames are put together however the bytes come', () => {
         expect(found.map(({ pixels }) => Array.from(pixels))).toEqual([[], [1, 2, 3, 4, 5, 6, 7, 8], [9, 9, 9, 9, 8, 8, 8, 8]]);
     }
 });
+
+test('a picture is late when nothing comes for a while, and not any more when one has come', async () => {
+    vi.useFakeTimers();
+    const answers = slowServer();
+    const told: boolean[] = [];
+    const loop = new PictureLoop('x', () => undefined, () => undefined, () => undefined, (isLate) => told.push(isLate));
+    loop.want(wanted());
+    loop.want(wanted());
+    vi.advanceTimersByTime(399);
+    expect(told).toEqual([]);
+    vi.advanceTimersByTime(2);
+    expect(told).toEqual([true]);
+    answers[0]?.answer();
+    expect(told).toEqual([true, false]);
+    // the next one in time: nobody is told
+    loop.want(wanted());
+    vi.advanceTimersByTime(100);
+    answers[2]?.answer();
+    vi.advanceTimersByTime(1000);
+    expect(told).toEqual([true, false]);
+    vi.useRealTimers();
+});

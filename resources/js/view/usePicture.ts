@@ -1,0 +1,124 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { api, Refused } from '../api/client';
+import type { Scene } from '../api/types';
+import { restScale, windowOf, type Lens, type Size } from '../session/camera';
+import { everyStrip } from '../session/strips';
+import { useWork, work, type Seeing } from '../session/store';
+import { AMBIENT, everySource, STAGE } from '../session/things';
+import { PictureLoop, type Shown } from './pictureLoop';
+
+/** A picture that failed is asked for again as soon as the server answers; it is looked for this often. */
+const ASK_AGAIN_MS = 1500;
+
+/** The newest picture of what is looked at. */
+export function usePicture(scene: Scene, lens: Lens, view: Size) {
+    const [shown, setShown] = useState<Shown | null>(null);
+    /** A long picture of which some bands are there. */
+    const [coming, setComing] = useState<Shown | null>(null);
+    const [isLate, setLate] = useState(false);
+    const [progress, setProgress] = useState<number | null>(null);
+    const [problem, setProblem] = useState<{ words: string; passes: boolean } | null>(null);
+    const [attempt, setAttempt] = useState(0);
+    const pending = useWork((state) => state.pending);
+    const moving = useWork((state) => state.moving);
+    const solo = useWork((state) => state.solo);
+    const before = useWork((state) => state.before);
+    const mask = useWork((state) => state.maskAlone);
+    const tint = useWork((state) => state.tint);
+    const seeing = useWork((state) => state.seeing);
+    const chosen = useWork((state) => state.chosen);
+    const { as, alone } = seen(seeing, everyStrip(scene.strips).some((strip) => strip.id === chosen) ? chosen : null);
+    const loop = useRef<PictureLoop | null>(null);
+    /** What the last picture at rest was asked of, whether it has come, and the newest revision that looks like it. */
+    const asked = useRef<string | null>(null);
+    const hasCome = useRef(false);
+    const revision = useRef(scene.revision);
+
+    useEffect(() => {
+        loop.current = new PictureLoop(
+            scene.id,
+            (next) => {
+                setProblem(null);
+                if (next.bands !== null) {
+                    setComing(next);
+                    return;
+                }
+                setComing(null);
+                setShown(next);
+                const { compass, readings, ...lines } = next.head;
+                const noticed = compass && readings ? { compass, readings } : {};
+                if (!next.draft) {
+                    hasCome.current = true;
+                    work.settled(revision.current, noticed);
+                } else {
+                    work.drafted(lines, noticed);
+                }
+            },
+            (error) => {
+                setComing(null);
+                setProblem({ words: error instanceof Error ? error.message : 'The picture could not be rendered.', passes: error instanceof Refused && (error.status === 0 || error.status >= 500) });
+            },
+            setProgress,
+            setLate,
+        );
+        return () => loop.current?.stop();
+    }, [scene.id]);
+
+    const looked = useMemo(() => windowOf(lens, scene, view), [lens, scene, view]);
+    useEffect(() => {
+        if (view.width === 0) {
+            return;
+        }
+        const scale = restScale(lens, looked, globalThis.devicePixelRatio || 1);
+        // writing a change down does not change the picture
+        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0, inForce: 0 })), everySource(scene, pending), scene.stage, scene.ambient, pending[STAGE], pending[AMBIENT], scene.white, looked, scale, solo, before, mask, tint, as, alone, attempt]);
+        if (content !== null && content === asked.current) {
+            revision.current = scene.revision;
+            if (hasCome.current) {
+                work.sameAs(scene.revision);
+            }
+            return;
+        }
+        asked.current = content;
+        hasCome.current = false;
+        revision.current = scene.revision;
+        loop.current?.want({
+            window: looked,
+            scale,
+            draftScale: lens.zoom / 2,
+            changes: pending,
+            below: useWork.getState().chosen,
+            solo,
+            before,
+            mask,
+            tint,
+            as,
+            alone,
+            moving,
+            since: moving ? useWork.getState().movedAt : performance.now(),
+        });
+    }, [scene, lens, looked, view, pending, moving, solo, before, mask, tint, as, alone, attempt]);
+
+    // once the server can be reached again the picture comes by itself
+    useEffect(() => {
+        if (!problem?.passes) {
+            return;
+        }
+        const timer = window.setInterval(() => api.health().then(() => setAttempt((count) => count + 1), () => undefined), ASK_AGAIN_MS);
+        return () => window.clearInterval(timer);
+    }, [problem]);
+
+    return { shown, coming, isLate, progress, problem, again: useCallback(() => setAttempt((count) => count + 1), []) };
+}
+
+/** What is asked for when the picture is seen in one way or another. */
+function seen(seeing: Seeing, chosen: string | null): { as: 'colours' | 'values' | 'clipping'; alone: string | null } {
+    switch (seeing) {
+        case 'alone':
+            return { as: 'colours', alone: chosen };
+        case 'alone in greys':
+            return { as: 'values', alone: chosen };
+        default:
+            return { as: seeing, alone: null };
+    }
+}

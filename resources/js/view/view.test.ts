@@ -200,6 +200,8 @@ test('a picture is late when nothing comes for a while, and not any more when on
     expect(told).toEqual([true]);
     answers[0]?.answer();
     expect(told).toEqual([true, false]);
+    answers[1]?.answer();
+    await vi.advanceTimersByTimeAsync(0);
     // the next one in time: nobody is told
     loop.want(wanted());
     vi.advanceTimersByTime(100);

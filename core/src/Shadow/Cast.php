@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Shadow;
 
-use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Geometry\Bends;
 use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Geometry\Vector;
-use Aumbrel\Core\Kind\Drive;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\Grounded;
@@ -25,12 +22,10 @@ use Aumbrel\Core\Kind\Shades;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Stance;
 use Aumbrel\Core\Kind\Stand;
-use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Kind\ThrowsShadow;
 use Aumbrel\Core\Stage\Lamp;
 use Aumbrel\Core\Stage\Rays;
 use Aumbrel\Core\Stage\Stage;
-use Aumbrel\Core\Stage\Sun;
 use Aumbrel\Core\Value\BendsValue;
 use Aumbrel\Core\Value\NumberValue;
 use Aumbrel\Core\Value\ToggleValue;
@@ -43,13 +38,9 @@ use Aumbrel\Core\Value\Values;
  */
 final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, SeenFrom, Shades, ThrowsShadow
 {
-    use Throws;
+    use ByLight;
 
     private const BEND = 'bend ';
-
-    private Rays $rays;
-
-    private float $contact;
 
     private float $tip;
 
@@ -78,11 +69,8 @@ final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, See
     {
         return [
             ...self::ofPlates('#11141f'),
-            NumberValue::named('contact', 'Contact softness', 'softness', Unit::Pixels, 0, 500, 1, 0.1),
             NumberValue::named('tip', 'Left at the tip', 'shadow', Unit::Percent, 0, 100, 60),
-            NumberValue::direction('azimuth', 'Azimuth', 'direction', 125),
-            NumberValue::named('elevation', 'Elevation', 'direction', Unit::Degrees, -90, 90, -25),
-            NumberValue::named('width', 'Light\'s width', 'softness', Unit::Degrees, 0, 90, 1.5, 0.1),
+            ...self::ofLight(125, -25, 1.5, 0.1),
             ToggleValue::named('filled', 'Insides filled', 'reach'),
             ToggleValue::on('climbs', 'Climbs walls', 'reach'),
             BendsValue::named('bends', 'Bends', 'reach'),
@@ -94,17 +82,12 @@ final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, See
         $own = new self;
         $own->of = $values->texts('of');
         $own->colour = Rgb::fromHex($values->text('colour'));
-        $own->rays = Rays::parallel(new Bearing($values->number('azimuth'), $values->number('elevation')), $values->number('width'));
+        $own->rays = self::raysOf($values);
         [$own->contact, $own->tip] = [$values->number('contact'), $values->number('tip') / 100];
         [$own->filled, $own->climbs] = [$values->toggle('filled'), $values->toggle('climbs')];
         $own->bends = $values->object('bends', Bends::class);
 
         return $own;
-    }
-
-    public static function placed(Point $centre, float $span, ?string $plate = null): array
-    {
-        return ['of' => $plate === null ? [] : [$plate], 'contact' => round(max(0.6, 0.0016 * $span), 1)];
     }
 
     public static function line(): string
@@ -142,50 +125,9 @@ final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, See
             : array_map(static fn (string $source, float $density): Proposal => new Proposal("cast {$source}", "Shadow of {$stand->name}", self::class, $values, amount: $density, source: $source), array_keys($densities), $densities);
     }
 
-    /** @param  float  $size  the shorter side of what throws it, px */
-    private static function contactOf(float $size): float
-    {
-        return round(max(0.6, 0.004 * $size), 1);
-    }
-
-    public static function hangsOn(): array
-    {
-        return [Lamp::class, Sun::class];
-    }
-
-    public function inForce(Drive $drive): array
-    {
-        $bearing = $drive->source->kind instanceof Sun ? $this->rays($drive)->bearing(new Vector(0.0, 0.0, 0.0)) : $drive->bearing();
-
-        return ['azimuth' => $bearing->azimuth, 'elevation' => $bearing->elevation, 'width' => min(90.0, rad2deg($this->rays($drive)->angle($drive->from->place($drive->stage->camera))))];
-    }
-
-    public function driven(Drive $drive, Values $own): StripKind
-    {
-        $driven = clone $this;
-        $driven->rays = $this->rays($drive);
-
-        return $driven;
-    }
-
-    private function rays(Drive $drive): Rays
-    {
-        return $drive->source->kind->rays($drive->stage->camera);
-    }
-
     public function isOnWall(): bool
     {
         return false;
-    }
-
-    public function lightFrom(): ?Bearing
-    {
-        return $this->rays->isParallel ? $this->rays->bearing(new Vector(0.0, 0.0, 0.0)) : null;
-    }
-
-    public function layers(Site $site): array
-    {
-        return $this->darkening($site, $this->field($site), $this->grounds?->bySameSource(false) ?? []);
     }
 
     public function field(Site $site): ?Field
@@ -227,12 +169,8 @@ final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, See
             return $bends === null ? null : new Pull(['bends' => $bends->toArray()]);
         }
         $way = $cast?->wayForTip($to);
-        if ($cast === null || $way === null) {
-            return null;
-        }
-        $bearing = Bearing::toward($way->x, $way->y, $way->z);
 
-        return new Pull(['azimuth' => round($bearing->azimuth, 2), 'elevation' => round($bearing->elevation, 2)], $cast->topInSpace(), $way);
+        return $cast === null || $way === null ? null : self::turned($way, $cast->topInSpace());
     }
 
     private function cast(Stand $stand, Stage $stage): ?CastOnStage

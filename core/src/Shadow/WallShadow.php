@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Shadow;
 
-use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Vector;
-use Aumbrel\Core\Kind\Drive;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\Grounded;
@@ -24,13 +22,11 @@ use Aumbrel\Core\Kind\Shades;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Stance;
 use Aumbrel\Core\Kind\Stand;
-use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Kind\ThrowsShadow;
 use Aumbrel\Core\Stage\Camera;
 use Aumbrel\Core\Stage\Lamp;
 use Aumbrel\Core\Stage\Rays;
 use Aumbrel\Core\Stage\Stage;
-use Aumbrel\Core\Stage\Sun;
 use Aumbrel\Core\Value\NumberValue;
 use Aumbrel\Core\Value\ToggleValue;
 use Aumbrel\Core\Value\Unit;
@@ -39,18 +35,14 @@ use Aumbrel\Core\Value\Values;
 /** The shadow of plates on the wall close behind them: of a picture, a clock, a sign that hangs there. */
 final class WallShadow implements Driven, Grounded, LiesUnder, Proposes, Pullable, SeenFrom, Shades, ThrowsShadow
 {
-    use Throws;
+    use ByLight;
 
     /** The light of a room: as wide as a window or a ceiling, degrees, and its share, percent. */
     private const ROOM_WIDTH = 60;
 
     private const ROOM_DENSITY = 25.0;
 
-    private Rays $rays;
-
     private ?float $gap;
-
-    private float $contact;
 
     private bool $filled;
 
@@ -74,10 +66,7 @@ final class WallShadow implements Driven, Grounded, LiesUnder, Proposes, Pullabl
         return [
             ...self::ofPlates('#11141f'),
             NumberValue::optional('gap', 'Gap', 'reach', Unit::Pixels, 0, 100000, 'as each plate hangs', 1)->says('How far before the wall its plates hang: the further, the further off and the softer their shadow'),
-            NumberValue::direction('azimuth', 'Azimuth', 'direction', 120),
-            NumberValue::named('elevation', 'Elevation', 'direction', Unit::Degrees, -90, 90, 40),
-            NumberValue::named('width', 'Light\'s width', 'softness', Unit::Degrees, 0, 90, 15, 0.5),
-            NumberValue::named('contact', 'Contact softness', 'softness', Unit::Pixels, 0, 500, 1, 0.1),
+            ...self::ofLight(120, 40, 15, 0.5),
             ToggleValue::on('filled', 'Insides filled', 'reach'),
         ];
     }
@@ -87,15 +76,10 @@ final class WallShadow implements Driven, Grounded, LiesUnder, Proposes, Pullabl
         $own = new self;
         $own->of = $values->texts('of');
         $own->colour = Rgb::fromHex($values->text('colour'));
-        $own->rays = Rays::parallel(new Bearing($values->number('azimuth'), $values->number('elevation')), $values->number('width'));
+        $own->rays = self::raysOf($values);
         [$own->gap, $own->contact, $own->filled] = [$values->optionalNumber('gap'), $values->number('contact'), $values->toggle('filled')];
 
         return $own;
-    }
-
-    public static function placed(Point $centre, float $span, ?string $plate = null): array
-    {
-        return ['of' => $plate === null ? [] : [$plate], 'contact' => round(max(0.6, 0.0016 * $span), 1)];
     }
 
     public static function line(): string
@@ -114,7 +98,7 @@ final class WallShadow implements Driven, Grounded, LiesUnder, Proposes, Pullabl
         $hanging = array_values(array_filter($placed->subjects(), static fn (PlacedPlate $plate): bool => $plate->stance === Stance::Hangs));
 
         return $hanging === [] ? [] : [new Proposal(
-            'wall shadow', 'Shadow on the wall', self::class, ['of' => array_map(static fn (PlacedPlate $plate): string => $plate->id, $hanging), 'contact' => round(max(0.6, 0.004 * $hanging[0]->size), 1)],
+            'wall shadow', 'Shadow on the wall', self::class, ['of' => array_map(static fn (PlacedPlate $plate): string => $plate->id, $hanging), 'contact' => self::contactOf($hanging[0]->size)],
             order: -50, amount: $placed->share($hanging[0]->id, true),
         )];
     }
@@ -125,46 +109,15 @@ final class WallShadow implements Driven, Grounded, LiesUnder, Proposes, Pullabl
         if ($stand->stance !== Stance::Hangs) {
             return [];
         }
-        $values = ['of' => [$stand->id], 'contact' => round(max(0.6, 0.004 * $stand->size()), 1)];
+        $values = ['of' => [$stand->id], 'contact' => self::contactOf($stand->size())];
         $room = new Proposal('room shadow', "{$stand->name}, by the room", self::class, [...$values, 'azimuth' => 90, 'elevation' => 38, 'width' => self::ROOM_WIDTH], amount: self::ROOM_DENSITY, order: -10);
 
         return [$room, ...array_map(static fn (string $source, float $density): Proposal => new Proposal("wall {$source}", "{$stand->name}, on the wall", self::class, $values, amount: $density, source: $source), array_keys($densities), $densities)];
     }
 
-    public static function hangsOn(): array
-    {
-        return [Lamp::class, Sun::class];
-    }
-
-    public function inForce(Drive $drive): array
-    {
-        $rays = $drive->source->kind->rays($drive->stage->camera);
-        $bearing = $rays->isParallel ? $rays->bearing(new Vector(0.0, 0.0, 0.0)) : $drive->bearing();
-
-        return ['azimuth' => $bearing->azimuth, 'elevation' => $bearing->elevation, 'width' => min(90.0, rad2deg($rays->angle($drive->from->place($drive->stage->camera))))];
-    }
-
-    public function driven(Drive $drive, Values $own): StripKind
-    {
-        $driven = clone $this;
-        $driven->rays = $drive->source->kind->rays($drive->stage->camera);
-
-        return $driven;
-    }
-
     public function isOnWall(): bool
     {
         return true;
-    }
-
-    public function lightFrom(): ?Bearing
-    {
-        return $this->rays->isParallel ? $this->rays->bearing(new Vector(0.0, 0.0, 0.0)) : null;
-    }
-
-    public function layers(Site $site): array
-    {
-        return $this->darkening($site, $this->field($site), $this->grounds?->bySameSource(true) ?? []);
     }
 
     public function field(Site $site): ?Field
@@ -204,9 +157,8 @@ final class WallShadow implements Driven, Grounded, LiesUnder, Proposes, Pullabl
         $middle = $stand->box->middle();
         $gap = max(1e-3, $this->gap ?? $stand->gap);
         $way = (new Vector($middle->x - $to->x, $to->y - $middle->y, $gap))->unit();
-        $bearing = Bearing::toward($way->x, $way->y, $way->z);
 
-        return new Pull(['azimuth' => round($bearing->azimuth, 2), 'elevation' => round($bearing->elevation, 2)], $camera->place($middle, self::depth($stand, $camera)), $way);
+        return self::turned($way, $camera->place($middle, self::depth($stand, $camera)));
     }
 
     private function thrown(Stand $stand, Camera $camera): ?ThrownBehind

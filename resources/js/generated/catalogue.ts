@@ -3143,22 +3143,6 @@ export const stripKinds: StripKind[] = [
                 "says": "What the ambient light leaves in the shadow: seldom black"
             },
             {
-                "name": "contact",
-                "label": "Contact softness",
-                "type": "number",
-                "section": "softness",
-                "unit": "px",
-                "least": 0,
-                "most": 500,
-                "step": 0.1,
-                "choices": [],
-                "default": 1,
-                "optional": false,
-                "shownWhen": {},
-                "whenEmpty": "",
-                "says": "How soft the shadow is where it begins: nothing in it is sharper"
-            },
-            {
                 "name": "tip",
                 "label": "Left at the tip",
                 "type": "number",
@@ -3173,6 +3157,22 @@ export const stripKinds: StripKind[] = [
                 "shownWhen": {},
                 "whenEmpty": "",
                 "says": "How dense the shadow still is at its far end"
+            },
+            {
+                "name": "contact",
+                "label": "Contact softness",
+                "type": "number",
+                "section": "softness",
+                "unit": "px",
+                "least": 0,
+                "most": 500,
+                "step": 0.1,
+                "choices": [],
+                "default": 1,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How soft the shadow is where it begins: nothing in it is sharper"
             },
             {
                 "name": "azimuth",
@@ -3338,6 +3338,22 @@ export const stripKinds: StripKind[] = [
                 "says": "How far before the wall its plates hang: the further, the further off and the softer their shadow"
             },
             {
+                "name": "contact",
+                "label": "Contact softness",
+                "type": "number",
+                "section": "softness",
+                "unit": "px",
+                "least": 0,
+                "most": 500,
+                "step": 0.1,
+                "choices": [],
+                "default": 1,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How soft the shadow is where it begins: nothing in it is sharper"
+            },
+            {
                 "name": "azimuth",
                 "label": "Azimuth",
                 "type": "number",
@@ -3384,22 +3400,6 @@ export const stripKinds: StripKind[] = [
                 "shownWhen": {},
                 "whenEmpty": "",
                 "says": "How large the light is: larger ones throw softer shadows"
-            },
-            {
-                "name": "contact",
-                "label": "Contact softness",
-                "type": "number",
-                "section": "softness",
-                "unit": "px",
-                "least": 0,
-                "most": 500,
-                "step": 0.1,
-                "choices": [],
-                "default": 1,
-                "optional": false,
-                "shownWhen": {},
-                "whenEmpty": "",
-                "says": "How soft the shadow is where it begins: nothing in it is sharper"
             },
             {
                 "name": "filled",

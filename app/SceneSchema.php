@@ -23,6 +23,11 @@ use Aumbrel\Core\Value\Unit;
 /** The JSON Schema of the scene file (draft 7), written from what the core knows. */
 final class SceneSchema
 {
+    /** The tones between which a strip acts. */
+    private const TONES = ['type' => 'object', 'properties' => ['darks' => self::LUMAS, 'brights' => self::LUMAS, 'of' => ['enum' => ['below', 'itself']]]];
+
+    private const LUMAS = ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1]];
+
     private const ID = ['type' => 'string', 'pattern' => Fields::IDENTIFIER];
 
     public static function path(): string
@@ -80,7 +85,7 @@ final class SceneSchema
                         'id' => self::ID, 'kind' => ['enum' => array_map(static fn (string $kind): string => $kind::key(), Registry::kinds()->strips)],
                         'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80], 'mode' => ['enum' => array_column(BlendMode::cases(), 'value')],
                         'level' => ['type' => 'number', 'minimum' => Unit::LEAST_LEVEL, 'maximum' => Unit::MOST_LEVEL], 'amount' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100],
-                        'muted' => ['type' => 'boolean'], 'locked' => ['type' => 'boolean'], 'confinedTo' => self::ID, 'source' => self::ID, 'complements' => self::ID, 'contrast' => ['type' => 'number', 'minimum' => -100, 'maximum' => 100], 'masks' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/mask'], 'maxItems' => 16],
+                        'muted' => ['type' => 'boolean'], 'locked' => ['type' => 'boolean'], 'confinedTo' => self::ID, 'source' => self::ID, 'complements' => self::ID, 'contrast' => ['type' => 'number', 'minimum' => -100, 'maximum' => 100], 'tones' => self::TONES, 'masks' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/mask'], 'maxItems' => 16],
                         'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']], 'closed' => ['enum' => [false]],
                     ],
                     'allOf' => array_map(self::ofKind(...), Registry::kinds()->strips),

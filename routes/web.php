@@ -15,6 +15,7 @@ use App\Http\Controllers\PlateController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\SceneController;
 use App\Http\Controllers\SphereController;
+use App\Http\Controllers\ToneController;
 use App\Http\Middleware\PageSession;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
@@ -66,6 +67,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
             Route::post('readings', ReadingController::class);
             Route::post('contributions', [PictureController::class, 'contributions']);
             Route::post('colour', ColourController::class);
+            Route::post('tones', ToneController::class);
             Route::post('plates-at', [PlateController::class, 'at']);
             Route::post('sources/{source}/consequence', ConsequenceController::class)->where('source', '[A-Za-z0-9_-]{1,40}');
         });

@@ -27,8 +27,8 @@ final class ChangeStrip extends Gesture
 {
     private const REPLACED = ['name', 'mode', 'level', 'amount', 'contrast', 'muted', 'locked'];
 
-    /** Names of other things, which null takes away. */
-    private const NAMED = ['confinedTo', 'source', 'complements'];
+    /** What null takes away. */
+    private const NAMED = ['confinedTo', 'source', 'complements', 'tones'];
 
     private const FIELDS = [...self::REPLACED, ...self::NAMED, 'values', 'turn', 'at', 'walk', 'pull', 'masks'];
 
@@ -59,6 +59,7 @@ final class ChangeStrip extends Gesture
             "{$prefix}at.*" => 'numeric|between:-1000000,1000000',
             "{$prefix}walk" => 'sometimes|array|list|size:2',
             "{$prefix}walk.*" => 'numeric|between:-1000000,1000000',
+            "{$prefix}tones" => 'sometimes|nullable|array:darks,brights,of',
             "{$prefix}pull" => 'sometimes|array:handle,to|size:2',
             "{$prefix}pull.handle" => 'string|max:40',
             "{$prefix}pull.to" => 'array|list|size:2',

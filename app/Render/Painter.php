@@ -21,6 +21,7 @@ use Aumbrel\Core\Render\Shown;
 use Aumbrel\Core\Render\Watch;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
+use Aumbrel\Core\Scene\ToneLimits;
 
 /** Renders requests in this process; what it has read and computed stays for the next one. */
 final class Painter
@@ -72,9 +73,15 @@ final class Painter
         if ($request->kind === RenderRequest::MODES) {
             return $this->inEveryMode($scene, $window, $request->strips[0] ?? '');
         }
+        if ($request->kind === RenderRequest::TONES) {
+            return new PaintedReply(0, 0, 0, [], json_encode($this->renderer->tones($scene, $window, $request->strips[0] ?? '', ($request->strips[1] ?? '') === ToneLimits::ITSELF), JSON_THROW_ON_ERROR));
+        }
         $as = Shown::from($request->as);
         if ($request->kind === RenderRequest::ALONE) {
             $id = $request->strips[0] ?? '';
+            if ($as === Shown::Passing) {
+                return new PaintedReply($window->columns, $window->rows, 0, [], $this->renderer->passing($scene, $window, $id)->bytes);
+            }
             [$bytes, $factor] = Brightened::of($this->renderer->contributions($scene, $window, [$id], as: $as)[$id]->bytes);
 
             return new PaintedReply($window->columns, $window->rows, 0, [], $bytes, factors: [$factor]);

@@ -28,6 +28,9 @@ final readonly class RenderRequest
     /** The plates that are seen in the middle of a window, the foremost first. */
     public const PLATES = 'plates';
 
+    /** How many pixels of each tone there are below the strip that is named first, or in itself, as the second says; as JSON. */
+    public const TONES = 'tones';
+
     public SceneText $scene;
 
     /** @var list<string> what does not travel */

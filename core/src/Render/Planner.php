@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Inliner;
@@ -15,6 +16,7 @@ use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
+use Aumbrel\Core\Scene\ToneLimits;
 
 /**
  * Turns a stack of strips into a plan for one window: which kernels run over each row, in which order.
@@ -40,6 +42,9 @@ final class Planner
     private array $taps = [];
 
     private int $checkpoint = 0;
+
+    /** So many lines hold tones that pass. */
+    private int $toneLines = 0;
 
     /** Whether the strip that is being changed has been planned. */
     private bool $isAbove = false;
@@ -84,6 +89,35 @@ final class Planner
     }
 
     /**
+     * White where the tones of what lies below a strip, or its own, let it act.
+     *
+     * @param  list<Strip>  $below  back to front
+     * @param  8|16  $bits
+     */
+    public function passing(array $below, Strip $strip, int $bits): Plan
+    {
+        $this->stack($below);
+        $limits = $strip->tones ?? ToneLimits::open();
+        if ($strip->isGroup() && $limits->ofItself) {
+            $this->strips($strip->strips);
+        }
+        $this->passes->toEncoded();
+        $lines = $limits->ofItself && ! $strip->isGroup() ? array_map(fn (Layer $layer): array => [$this->tonesOf($limits, $layer), $layer], $this->layers->of($strip)) : [[$this->tonesBelow($limits), null]];
+        $kernel = $this->passes->writer();
+        $kernel->loop();
+        $pass = $kernel->variable('pass');
+        $kernel->line("{$pass} = 0.0;");
+        foreach ($lines as [$line, $layer]) {
+            $there = $layer === null ? '1.0' : $layer->field->write($kernel, $this->window);
+            $kernel->line("if ({$there} > 0.0 && {$kernel->stored($line)} > {$pass}) { {$pass} = {$kernel->stored($line)}; }");
+        }
+        (new Output($kernel))->pixel('out', [$pass, $pass, $pass], '1.0', $bits, false);
+        $this->passes->add($kernel);
+
+        return new Plan($this->passes->all(), ['out']);
+    }
+
+    /**
      * One result for each of the tapped strips, in the order of the stack.
      *
      * @param  list<Strip>  $strips
@@ -119,7 +153,7 @@ final class Planner
         $layers = $strip->muted ? [] : $this->layers->of($strip);
         $layer = count($layers) === 1 ? $layers[0] : null;
 
-        return $layer !== null && $layer->mode === BlendMode::Normal && $this->isEven($strip, $layer) && $layer->strength->full($layer->mode) >= 1 && ! $layer->readsBelow()
+        return $layer !== null && $layer->mode === BlendMode::Normal && $this->isEven($strip, $layer) && $layer->strength->full($layer->mode) >= 1 && ! $this->readsBelow($strip, $layer)
             ? $layer : null;
     }
 
@@ -180,7 +214,7 @@ final class Planner
             return false;
         }
         foreach ($this->layers->of($strip) as $layer) {
-            if (! $layer->mode->isLinear() || $layer->readsBelow() || $layer->recolours || ! $this->isWorthKeeping($strip, $this->confinement->of($strip, $layer))) {
+            if (! $layer->mode->isLinear() || $this->readsBelow($strip, $layer) || $layer->recolours || ! $this->isWorthKeeping($strip, $this->confinement->of($strip, $layer))) {
                 return false;
             }
         }
@@ -226,7 +260,7 @@ final class Planner
                 continue;
             }
             foreach ($this->layers->of($strip) as $layer) {
-                if (! $layer->mode->isLinear() || $layer->readsBelow()) {
+                if (! $layer->mode->isLinear() || $this->readsBelow($strip, $layer)) {
                     return $run;
                 }
                 $run++;
@@ -247,8 +281,9 @@ final class Planner
         } elseif ($ground !== null) {
             $this->groundLayer($ground);
         } elseif ($strip->amount > 0) {
+            $tones = $strip->activeTones()?->ofItself === false ? [$this->tonesBelow($strip->activeTones())] : [];
             foreach ($this->layers->of($strip) as $layer) {
-                $this->layer($strip, $layer, $run);
+                $this->layer($strip, $layer, $run, $tones);
             }
         }
     }
@@ -264,15 +299,17 @@ final class Planner
         $this->passes->setExceeds($this->passes->exceeds() || $layer->mayExceed());
     }
 
-    private function layer(Strip $strip, Layer $layer, int $run): void
+    /** @param  list<string>  $tones  the line that says how much of the tones below passes */
+    private function layer(Strip $strip, Layer $layer, int $run, array $tones): void
     {
-        $this->space($layer, $run);
+        $this->space($strip, $layer, $run);
+        $tones = $strip->activeTones()?->ofItself === true ? [$this->tonesOf($strip->activeTones(), $layer)] : $tones;
         $covered = $strip->kind instanceof Pictured ? $this->confinement->under($strip) : [];
         if ($covered === [] && $this->mayWait($strip, $layer)) {
             $this->passes->mixLater(KernelLayer::branches($layer->mode), fn (KernelWriter $kernel): KernelLayer => $this->evenLayer($kernel, $layer));
         } else {
             $kernel = $this->passes->writer();
-            $confinement = $this->confinement->of($strip, $layer);
+            $confinement = [...$this->confinement->of($strip, $layer), ...$tones];
             $cover = new Cover($kernel, $this->sites);
             $line = $cover->of($strip, $layer, $confinement, $covered);
             if (! $strip->kind instanceof Pictured && ! $layer->field->readsBelow() && $this->isWorthKeeping($strip, $confinement)) {
@@ -284,9 +321,9 @@ final class Planner
     }
 
     /** Brings the picture below into the space in which a layer is mixed, unless the layer does so for itself. */
-    private function space(Layer $layer, int $run): void
+    private function space(Strip $strip, Layer $layer, int $run): void
     {
-        if (! $layer->mode->isLinear() || $layer->readsBelow()) {
+        if (! $layer->mode->isLinear() || $this->readsBelow($strip, $layer)) {
             $this->passes->toEncoded();
         } elseif ($run >= self::LONG_RUN) {
             $this->passes->toLinear();
@@ -328,7 +365,45 @@ final class Planner
     private function isEven(Strip $strip, Layer $layer): bool
     {
         return $layer->field instanceof Everywhere && ! $layer->recolours
-            && $strip->activeMasks() === [] && $this->confinement->of($strip, $layer) === [];
+            && $strip->activeMasks() === [] && $strip->activeTones() === null && $this->confinement->of($strip, $layer) === [];
+    }
+
+    /** Whether a layer needs what lies below as encoded values, by itself or by the tones to which its strip is limited. */
+    private function readsBelow(Strip $strip, Layer $layer): bool
+    {
+        return $layer->readsBelow() || $strip->activeTones() !== null;
+    }
+
+    /** Works out how much of the tones of the picture as it is now passes; gives the line that holds it. */
+    private function tonesBelow(ToneLimits $limits): string
+    {
+        $this->passes->toEncoded();
+        $kernel = $this->passes->writer();
+        $kernel->loop();
+        $line = $this->share($kernel, $limits, array_map($kernel->stored(...), ['r', 'g', 'b']));
+        $this->passes->add($kernel);
+
+        return $line;
+    }
+
+    /** The same of a layer's own tones. */
+    private function tonesOf(ToneLimits $limits, Layer $layer): string
+    {
+        $kernel = $this->passes->writer();
+        $kernel->loop();
+        $line = $this->share($kernel, $limits, $layer->tint->write($kernel, BlendMode::Normal));
+        $this->passes->add($kernel, $layer->field->extent());
+
+        return $line;
+    }
+
+    /** @param  array<int, string>  $colour  expressions of three encoded values */
+    private function share(KernelWriter $kernel, ToneLimits $limits, array $colour): string
+    {
+        $line = 'tones'.$this->toneLines++;
+        $kernel->inline([ToneLimits::class, 'share'], [(string) $kernel->expression([Luma::class, 'of'], array_values($colour)), ...array_map($kernel->number(...), $limits->numbers())], $kernel->stored($line));
+
+        return $line;
     }
 
     /** Whether a layer can be mixed together with its neighbours. */
@@ -365,9 +440,12 @@ final class Planner
     {
         $this->passes->toEncoded();
         $before = $this->passes->keep();
+        $limits = $strip->activeTones();
+        $tones = $limits?->ofItself === false ? [$this->tonesBelow($limits)] : [];
         $this->strips($strip->strips);
         $this->passes->toEncoded();
-        $confinement = $this->confinement->of($strip, null);
+        $tones = $limits?->ofItself === true ? [$this->tonesBelow($limits)] : $tones;
+        $confinement = [...$this->confinement->of($strip, null), ...$tones];
         if ($strip->amount >= 1 && $strip->activeMasks() === [] && $confinement === []) {
             return;
         }

@@ -99,6 +99,54 @@ final class Renderer
     }
 
     /**
+     * White where a strip's tone limits let it act, black where they do not, of what they go by.
+     *
+     * @throws SceneError when there is no such strip
+     */
+    public function passing(Scene $scene, Window $window, string $id): Picture
+    {
+        [$below, $strip] = $this->under($this->lit($scene), $id);
+        [, $bytes] = $this->run($this->planner($below, $window)->passing($below->strips, $strip, 8), $window, self::FORMATS[8]);
+
+        return new Picture($window->columns, $window->rows, 8, $bytes['out'], 0);
+    }
+
+    /**
+     * How many pixels of each tone there are in the picture below a strip, or in what it is itself.
+     *
+     * @return list<int> by luma, 256 of them; what is not there at all is not counted
+     *
+     * @throws SceneError when there is no such strip
+     */
+    public function tones(Scene $scene, Window $window, string $id, bool $ofItself): array
+    {
+        [$below, $strip] = $this->under($this->lit($scene), $id);
+        $all = match (true) {
+            ! $ofItself => $below,
+            $strip->isGroup() => $below->with([...$below->strips, ...$strip->strips]),
+            default => $below->with([$strip->byItself()->masked([...$strip->cutOut(), ...$strip->emitter()])]),
+        };
+        [, $bytes] = $this->run($this->planner($all, $window)->picture($all->strips, 8), $window, self::FORMATS[8]);
+
+        return Tones::counted($bytes['out']);
+    }
+
+    /**
+     * What lies below a strip, in the scene and in the groups that hold it, and the strip.
+     *
+     * @return array{Scene, Strip}
+     *
+     * @throws SceneError when there is no such strip
+     */
+    private function under(Scene $scene, string $id): array
+    {
+        $strip = $scene->find($id) ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+        $muted = $scene->changing($id, static fn (Strip $other): Strip => $other->driven($other->kind, $other->level, true));
+
+        return [$muted->with($muted->upTo($id)), $strip];
+    }
+
+    /**
      * The plates that are seen at a place: those whose cut-out lets half of it through at least, the foremost first.
      *
      * @param  Point  $at  scene pixels

@@ -33,6 +33,7 @@ final readonly class Strip
      * @param  list<MaskEntry>  $masks
      * @param  list<Strip>  $strips  what a group holds, back to front
      * @param  array<string, mixed>  $unknown  fields that nobody knows, kept for the way out
+     * @param  ToneLimits|null  $tones  the tones between which it acts
      * @param  bool  $locked  whether a press on the picture neither chooses nor moves it
      */
     public function __construct(
@@ -52,6 +53,7 @@ final readonly class Strip
         public ?string $complements = null,
         public float $contrast = 0.0,
         public bool $locked = false,
+        public ?ToneLimits $tones = null,
     ) {
     }
 
@@ -97,6 +99,7 @@ final readonly class Strip
             complements: self::complements($fields, $masks),
             contrast: $isLight ? $fields->number('contrast', 0, -100, 100, '%') / 100 : 0.0,
             locked: $fields->toggle('locked', false),
+            tones: $fields->has('tones') ? ToneLimits::read($fields->take('tones'), "{$field}.tones") : null,
             unknown: $fields->rest(),
         );
     }
@@ -147,7 +150,7 @@ final readonly class Strip
     /** The same without what lies around it: confined to nothing, wholly there. */
     public function byItself(): self
     {
-        return $this->but(amount: 1.0, confinedTo: null, complements: null, mode: BlendMode::Normal);
+        return $this->but(amount: 1.0, confinedTo: null, complements: null, tones: null, mode: BlendMode::Normal);
     }
 
     /** The same with some of its properties others. */
@@ -186,6 +189,12 @@ final readonly class Strip
         return array_values(array_filter($this->masks, static fn (MaskEntry $mask): bool => $mask->on === $ground && $mask->isActive()));
     }
 
+    /** Between which tones it acts; null when every tone passes. */
+    public function activeTones(): ?ToneLimits
+    {
+        return $this->tones === null || $this->tones->isOpen() ? null : $this->tones;
+    }
+
     /** @return list<string> plain names of the pictures that it shows, or that its masks are made of */
     public function pictures(): array
     {
@@ -209,6 +218,7 @@ final readonly class Strip
             ...($this->source === null ? [] : ['source' => $this->source]),
             ...($this->contrast === 0.0 ? [] : ['contrast' => $this->contrast * 100]),
             ...($this->complements === null ? [] : ['complements' => $this->complements]),
+            ...($this->tones === null ? [] : ['tones' => $this->tones->toArray()]),
             'values' => (object) $this->values->toArray(),
             'masks' => array_map(static fn (MaskEntry $mask): array => $mask->toArray(), $this->masks),
             ...($this->isGroup() ? ['strips' => array_map(static fn (Strip $strip): array => $strip->toArray(), $this->strips)] : []),

@@ -149,7 +149,7 @@ export type Looked = {
     /** a plate whose cut-out is judged under a tint */
     tint: string | null;
     /** how it is shown, and the strip of which only what it adds is wanted */
-    as: 'colours' | 'values' | 'clipping';
+    as: 'colours' | 'values' | 'clipping' | 'passing';
     alone: string | null;
 };
 
@@ -222,6 +222,8 @@ export const api = {
     },
     /** A colour to light with: of a patch, a plate's mean, or that of the whole scene. */
     colour: (id: string, of: { at?: Point; width?: number; plate?: string }) => json<{ swatch: string }>('POST', `scenes/${id}/colour`, of).then((reply) => reply.swatch),
+    /** How many pixels of each tone there are below a strip, or in itself, in what is looked at; null when a newer question came before the answer. */
+    tones: (id: string, of: { strip: string; of: string; view: string; number: number; window: number[] }) => json<{ counts: number[] | null }>('POST', `scenes/${id}/tones`, of).then((reply) => reply.counts),
     /** The outline of a plate as it is cut out, in pixels of its picture. */
     outline: (id: string, strip: string) => json<{ rings: Point[][] }>('GET', `scenes/${id}/plates/${strip}/outline`).then((reply) => reply.rings),
     /** The plates that are seen at a place, the foremost first. */

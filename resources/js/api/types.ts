@@ -53,6 +53,9 @@ export type Values = Record<string, Value>;
 
 export type Family = 'plate' | 'light' | 'shadow' | 'flat' | 'grade' | 'group';
 
+/** Lumas 0..1: nothing below the first of the darks, all from the second on; all up to the first of the brights, nothing above the second. */
+export type ToneLimits = { darks: Point; brights: Point; of: 'below' | 'itself' };
+
 /** What a mask is for: a strip's falloff, a plate's cut-out, or what of a light shines. */
 export type Ground = 'scene' | 'plate' | 'emitter';
 
@@ -74,6 +77,8 @@ export type Strip = {
     source?: string;
     /** it falls where this other strip does not */
     complements?: string;
+    /** the tones between which it acts */
+    tones?: ToneLimits;
     values: Values;
     masks: Mask[];
     strips?: Strip[];
@@ -181,6 +186,7 @@ export type StripChange = {
     confinedTo?: string | null;
     source?: string | null;
     complements?: string | null;
+    tones?: ToneLimits | null;
     values?: Values;
     /** lets a light come from elsewhere, or says so of a plate; what that makes of its values, the core knows */
     turn?: Turn;

@@ -22,6 +22,7 @@ import { ModeSheet } from './ModeSheet';
 import { BaseActions, EdgeActions, PlacingActions } from './PlateBench';
 import { SourceBench } from './SourceBench';
 import { StageBench } from './StageBench';
+import { TonesBench } from './TonesBench';
 
 const TITLES: Record<string, string> = { plate: 'Plate', light: 'Light', shadow: 'Shadow', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones' };
 
@@ -148,6 +149,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
             {isPlate && <MaskBench scene={scene} strip={strip} on="plate" gestures={gestures} />}
             {strip.shines && <MaskBench scene={scene} strip={strip} on="emitter" gestures={gestures} />}
             {strip.complements ? <OtherSide scene={scene} strip={strip} gestures={gestures} /> : <MaskBench scene={scene} strip={strip} on="scene" gestures={gestures} />}
+            <TonesBench scene={scene} strip={strip} gestures={gestures} />
             <Mix scene={scene} strip={strip} gestures={gestures} />
             {strip.family !== 'group' && <Likeness scene={scene} strip={strip} gestures={gestures} />}
         </>

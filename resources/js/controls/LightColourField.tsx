@@ -30,7 +30,7 @@ export function LightColourField({ parameter, value, hand, scene, strip }: Value
     const picking = useWork((state) => state.picking);
     // sources are named apart from strips
     const thing = scene.sources.some((source) => source.id === strip.id && !everyStrip(scene.strips).some((other) => other.id === strip.id)) ? sourceName(strip.id) : strip.id;
-    const isPicking = picking?.thing === thing && picking.parameter === parameter.name;
+    const isPicking = picking !== null && 'thing' in picking && picking.thing === thing && picking.parameter === parameter.name;
     const seen = strip.colours?.[parameter.name];
     const rest = () => Object.fromEntries(Object.entries(value).filter(([name]) => !['kelvin', 'swatch', 'shift'].includes(name))) as Partial<Colour>;
     const isPlain = Object.keys(rest()).length === 0 && !('shift' in value && value.shift);

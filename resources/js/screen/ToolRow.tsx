@@ -77,7 +77,13 @@ const SEEINGS: [Seeing, string][] = [
     ['clipping', 'Clipping'],
     ['alone', 'This strip alone'],
     ['alone in greys', 'This strip in greys'],
+    ['passing', 'Tones that pass'],
 ];
+
+/** Whether it shows something of the chosen strip. */
+function ofChosen(seeing: Seeing): boolean {
+    return seeing === 'passing' || seeing.startsWith('alone');
+}
 
 /** How the picture is seen. */
 function See({ isChosen }: { isChosen: boolean }) {
@@ -87,7 +93,7 @@ function See({ isChosen }: { isChosen: boolean }) {
             See
             <select className={`h-5 w-[78px] rounded-sm bg-well px-1 ${seeing === 'colours' ? 'text-quiet' : 'text-ink'}`} value={seeing} onChange={(event) => event.target.value !== seeing && work.see(event.target.value as Seeing)}>
                 {SEEINGS.map(([value, words]) => (
-                    <option key={value} value={value} disabled={!isChosen && value.startsWith('alone')}>
+                    <option key={value} value={value} disabled={!isChosen && ofChosen(value)}>
                         {words}
                     </option>
                 ))}
@@ -111,7 +117,7 @@ function Settings({ tool, strip, isPair, gestures }: { tool: Tool; strip: Strip 
         return (
             <>
                 <Small label="Patch" unit="px" value={pick.patch} least={1} most={101} onSet={(patch) => work.pick({ patch })} />
-                <Hint text="Press on the picture: the mean of the patch becomes the colour. Escape gives up." />
+                <Hint text="Press on the picture: the mean of the patch becomes the colour, or the tone. Escape gives up." />
             </>
         );
     }

@@ -1,7 +1,7 @@
 import type { Ground } from '../api/types';
 import { set, useWork } from './slice';
 import { arrange } from './arranging';
-import type { BrushSettings, Drawing, Marking, Paints, PickSettings, Placing, Tool } from './state';
+import type { BrushSettings, Drawing, Marking, Paints, Picking, PickSettings, Placing, Tool } from './state';
 
 const ON: Record<Ground, Paints> = { scene: 'falloff', plate: 'rough cut', emitter: 'what shines' };
 
@@ -21,7 +21,7 @@ export const choosing = {
     toggleAlso: (strip: string) => set(({ also }) => ({ also: also.includes(strip) ? also.filter((other) => other !== strip) : [...also, strip] })),
     takeTool: (tool: Tool) => set({ tool, drawing: null, placing: null, marking: null, picking: null }),
     /** The next press on the picture picks the colour of a light, or no longer. */
-    pickColour: (picking: { thing: string; parameter: string } | null) => set({ picking, placing: null, marking: null, drawing: null, tool: 'move' }),
+    pickColour: (picking: Picking) => set({ picking, placing: null, marking: null, drawing: null, tool: 'move' }),
     /** The next press on the picture places something new; null gives it up. */
     place: (placing: Placing) => set(placing === null ? { placing } : { placing, tool: 'move', drawing: null, sphere: null, marking: null }),
     /** Marks something of the stage on the picture, or gives it up. */

@@ -13,7 +13,10 @@ export type Paints = 'rough cut' | 'exact mask' | 'what shines' | 'falloff';
 export type PickSettings = { tolerance: number; reach: 'touching' | 'everywhere'; patch: number };
 
 /** As it is, as greys, where it clips; or only what the chosen strip adds, in colour or in greys. */
-export type Seeing = 'colours' | 'values' | 'clipping' | 'alone' | 'alone in greys';
+export type Seeing = 'colours' | 'values' | 'clipping' | 'alone' | 'alone in greys' | 'passing';
+
+/** What is picked on the picture: the colour of a light, or the tone that a strip acts on. */
+export type Picking = { thing: string; parameter: string } | { tones: string } | null;
 
 /** A line that is to be drawn on the chosen plate. */
 export type Drawing = 'horizon' | 'shadow line' | null;
@@ -51,7 +54,7 @@ export type Work = Arrangement & {
     placing: Placing;
     marking: Marking;
     /** The value of a light whose colour the next press on the picture picks. */
-    picking: { thing: string; parameter: string } | null;
+    picking: Picking;
     /** The source whose consequence is being looked through. */
     consequence: string | null;
     /** The plate that a lit sphere is being turned over. */

@@ -112,8 +112,10 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
 }
 
 /** What is asked for when the picture is seen in one way or another. */
-function seen(seeing: Seeing, chosen: string | null): { as: 'colours' | 'values' | 'clipping'; alone: string | null } {
+function seen(seeing: Seeing, chosen: string | null): { as: 'colours' | 'values' | 'clipping' | 'passing'; alone: string | null } {
     switch (seeing) {
+        case 'passing':
+            return chosen === null ? { as: 'colours', alone: null } : { as: 'passing', alone: chosen };
         case 'alone':
             return { as: 'colours', alone: chosen };
         case 'alone in greys':

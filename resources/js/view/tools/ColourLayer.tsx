@@ -2,12 +2,14 @@ import { useEffect } from 'react';
 import { api } from '../../api/client';
 import { keepColour } from '../../controls/palette';
 import { sayError } from '../../ui/notices';
-import { useWork, work } from '../../session/store';
+import { everyStrip } from '../../session/strips';
+import { useWork, work, type Picking } from '../../session/store';
+import { around, meanTone, toneCounts } from '../../session/tones';
 import { placing } from './place';
 import type { LayerProps } from './types';
 
-/** Picks the colour of a light from the picture: the mean of a patch. */
-export function ColourLayer({ scene, lens, view, gestures, picking }: LayerProps & { picking: { thing: string; parameter: string } }) {
+/** Picks the colour of a light from the picture, or the tone that a strip acts on: the mean of a patch. */
+export function ColourLayer({ scene, lens, view, gestures, picking }: LayerProps & { picking: Exclude<Picking, null> }) {
     const patch = useWork((state) => state.pick.patch);
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
@@ -28,6 +30,15 @@ export function ColourLayer({ scene, lens, view, gestures, picking }: LayerProps
         const { at } = placing(event, lens);
         work.pickColour(null);
         try {
+            if ('tones' in picking) {
+                const strip = everyStrip(scene.strips).find((other) => other.id === picking.tones);
+                const of = strip?.tones?.of ?? 'below';
+                const tone = meanTone(await toneCounts(scene.id, picking.tones, of, [at[0] - patch / 2, at[1] - patch / 2, patch, patch]));
+                if (tone !== null) {
+                    await gestures.change(picking.tones, { tones: { ...around(tone), of } }, 'Pick the tone');
+                }
+                return;
+            }
             const swatch = await api.colour(scene.id, { at, width: patch });
             keepColour(swatch);
             await gestures.change(picking.thing, { values: { [picking.parameter]: { swatch } } }, 'Pick the colour');

@@ -1,0 +1,136 @@
+import { useQuery } from '@tanstack/react-query';
+import { useId, useRef } from 'react';
+import type { Scene, Strip, ToneLimits } from '../api/types';
+import { Action } from '../controls/Action';
+import { OneOf } from '../controls/OneOf';
+import { Row } from '../controls/Row';
+import { Section } from '../controls/Section';
+import { lensOf, windowOf } from '../session/camera';
+import type { Gestures } from '../session/gestures';
+import { useWork, work } from '../session/store';
+import { fromLimits, limitsOf, moved, OPEN, passes, toneCounts, type Limits } from '../session/tones';
+import { follow } from '../ui/pointer';
+import { thingHand } from './hands';
+
+const [WIDE, HIGH] = [256, 58];
+
+/** What each of the four limits is, from dark to bright. */
+const NAMES = ['Dark end, none', 'Dark end, all', 'Bright end, all', 'Bright end, none'];
+
+const STEPS = 48;
+
+/** The tones between which a strip acts, over the tones that there are. */
+export function TonesBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
+    const tones = strip.tones ?? OPEN;
+    const isSeen = useWork((state) => state.seeing === 'passing');
+    const picking = useWork((state) => state.picking);
+    const isPicking = picking !== null && 'tones' in picking;
+    const hand = thingHand<Limits>(strip.id, gestures, 'Tone limits', (limits) => ({ tones: fromLimits(limits, tones.of) }));
+    return (
+        <Section of={strip.kind} title="Tone limits" open={false} note={strip.tones ? 'acts on some tones' : 'acts on all tones'}>
+            <Row label="Of">
+                <OneOf<ToneLimits['of']>
+                    label="Tones of"
+                    value={tones.of}
+                    choices={[
+                        { value: 'below', label: 'what lies below' },
+                        { value: 'itself', label: 'itself' },
+                    ]}
+                    onSet={(of) => void gestures.change(strip.id, { tones: { ...tones, of } }, 'Tone limits')}
+                />
+            </Row>
+            <Wedge scene={scene} strip={strip} tones={tones} hand={hand} />
+            <div className="flex flex-wrap gap-1.5 pt-0.5">
+                <Action label="Pick a tone" title="Press on the picture: the strip acts on that tone" pressed={isPicking} onPress={() => work.pickColour(isPicking ? null : { tones: strip.id })} />
+                <Action label="See what passes" title="White where the tones let it act" pressed={isSeen} onPress={() => work.see('passing')} />
+                {strip.tones && <Action label="All tones" title="No limits" onPress={() => void gestures.change(strip.id, { tones: null }, 'No tone limits')} />}
+            </div>
+        </Section>
+    );
+}
+
+/** The tones as they are spread, bright where they pass; the slopes at both ends are dragged, as a whole or by one end. */
+function Wedge({ scene, strip, tones, hand }: { scene: Scene; strip: Strip; tones: ToneLimits; hand: ReturnType<typeof thingHand<Limits>> }) {
+    const box = useRef<SVGSVGElement>(null);
+    const id = useId();
+    const counts = useCounts(scene, strip, tones.of);
+    const limits = limitsOf(tones);
+    const most = Math.max(1, ...(counts ?? []).slice(1, -1));
+    const heights = (counts ?? []).map((count) => HIGH - 2 - Math.min(1, Math.sqrt(count / most)) * (HIGH - 8));
+    const hill = heights.length > 0 ? `M0 ${HIGH} ${heights.map((y, x) => `L${x} ${y.toFixed(1)}`).join(' ')} L${WIDE} ${HIGH} Z` : '';
+    const place = (event: { clientX: number; clientY: number }): [number, number] => {
+        const bounds = box.current?.getBoundingClientRect();
+        return [(event.clientX - (bounds?.left ?? 0)) / (bounds?.width ?? 1), (event.clientY - (bounds?.top ?? 0)) / (bounds?.height ?? 1)];
+    };
+
+    function onPointerDown(event: React.PointerEvent<SVGSVGElement>) {
+        if (event.button !== 0) {
+            return;
+        }
+        event.preventDefault();
+        const [x, y] = place(event);
+        // the nearer slope; high up the end where all passes, low down the one where nothing does, between them both
+        const isDark = Math.abs(x - (limits[0] + limits[1]) / 2) <= Math.abs(x - (limits[2] + limits[3]) / 2);
+        const [none, all] = isDark ? [0, 1] : [3, 2];
+        const which = y < 0.34 ? [all] : y > 0.66 ? [none] : [none, all].sort();
+        follow(event.currentTarget, event.pointerId, {
+            move: (pointer) => hand.live(moved(limits, which, place(pointer)[0] - x), pointer.timeStamp),
+            end: hand.commit,
+            cancel: hand.drop,
+        });
+    }
+
+    return (
+        <svg ref={box} viewBox={`0 0 ${WIDE} ${HIGH}`} preserveAspectRatio="none" className="h-[58px] w-full cursor-ew-resize touch-none rounded-sm bg-well" data-testid="tones" onPointerDown={onPointerDown}>
+            <title>Tones, dark at the left: drag the slopes, by their middle or by one end</title>
+            <defs>
+                <linearGradient id={id}>
+                    {Array.from({ length: STEPS + 1 }, (_, k) => (
+                        <stop key={k} offset={k / STEPS} stopColor="#f0f0f0" stopOpacity={0.14 + 0.72 * passes(limits, k / STEPS)} />
+                    ))}
+                </linearGradient>
+            </defs>
+            <path d={hill} fill={`url(#${id})`} />
+            {[[0, 1], [3, 2]].map(([none, all]) => (
+                <line key={none} x1={(limits[none ?? 0] ?? 0) * WIDE} y1={HIGH - 2} x2={(limits[all ?? 0] ?? 0) * WIDE} y2={3} stroke="#f2a950" strokeWidth={1.5} vectorEffect="non-scaling-stroke" pointerEvents="none" />
+            ))}
+            {limits.map((limit, at) => (
+                <ellipse
+                    key={at}
+                    cx={limit * WIDE}
+                    cy={at === 1 || at === 2 ? 4 : HIGH - 4}
+                    rx={3.5}
+                    ry={3.5}
+                    fill="#f2a950"
+                    tabIndex={0}
+                    className="opacity-0 outline-none focus-visible:opacity-100"
+                    role="slider"
+                    aria-label={NAMES[at]}
+                    aria-valuemin={0}
+                    aria-valuemax={100}
+                    aria-valuenow={Math.round(limit * 100)}
+                    aria-valuetext={`${Math.round(limit * 100)} %`}
+                    onKeyDown={(event) => {
+                        const step = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
+                        if (step) {
+                            event.preventDefault();
+                            event.stopPropagation();
+                            hand.nudge(moved(limits, [at], step * (event.shiftKey ? 0.05 : 0.01)));
+                        }
+                    }}
+                />
+            ))}
+        </svg>
+    );
+}
+
+/** The tones of what is looked at, counted when the picture rests. */
+function useCounts(scene: Scene, strip: Strip, of: string): number[] | null {
+    const camera = useWork((state) => state.camera);
+    const view = useWork((state) => state.view);
+    const isResting = useWork((state) => !state.moving && state.shownRevision >= scene.revision);
+    const { x, y, width, height } = windowOf(lensOf(camera, scene, view), scene, view);
+    const window = [x, y, width, height];
+    const query = useQuery({ queryKey: ['tones', scene.id, scene.revision, strip.id, of, window], queryFn: () => toneCounts(scene.id, strip.id, of, window), enabled: isResting && width > 0, staleTime: Infinity, placeholderData: (last) => last });
+    return query.data ?? null;
+}

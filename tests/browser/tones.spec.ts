@@ -1,0 +1,84 @@
+import { expect, test, type Page } from '@playwright/test';
+import { newScene, onScreen, pngOf, settled, shownAt, unfold, written } from './help';
+
+/** Tones from black on the left to white on the right. */
+const wedge = pngOf(320, 200, (x) => [Math.floor((x * 255) / 319), Math.floor((x * 255) / 319), Math.floor((x * 255) / 319)]);
+
+type Tones = { darks: [number, number]; brights: [number, number]; of: string };
+
+const tones = async (page: Page, scene: string) => ((await (await page.request.get(`/api/scenes/${scene}`)).json()) as { strips: { tones?: Tones }[] }).strips[1]!.tones;
+
+const red = async (page: Page, x: number) => {
+    const [r, g] = await shownAt(page, ...(await onScreen(page, [x, 100])));
+    return r - g;
+};
+
+/** Drags between two places of the drawing of tones, in shares of it. */
+async function slope(page: Page, from: [number, number], to: [number, number]): Promise<void> {
+    const box = (await page.getByTestId('tones').boundingBox())!;
+    await written(page, async () => {
+        await page.mouse.move(box.x + from[0] * box.width, box.y + from[1] * box.height);
+        await page.mouse.down();
+        await page.mouse.move(box.x + to[0] * box.width, box.y + to[1] * box.height, { steps: 6 });
+        await page.mouse.up();
+    });
+}
+
+test('a strip acts on some tones only: slopes dragged, a tone picked, what passes looked at, by keys, and all of it taken back', async ({ page }) => {
+    const scene = await newScene(page, wedge);
+    await page.getByRole('button', { name: 'Add a strip' }).click();
+    await page.getByRole('button', { name: /^Flat colour/ }).click();
+    await settled(page);
+    await page.getByLabel('Mode').selectOption('normal');
+    await page.getByLabel(/^Colour/).first().fill('#ff2010');
+    await settled(page);
+    expect(await red(page, 40)).toBeGreaterThan(150);
+    await unfold(page, 'Tone limits');
+    // the tones below are spread evenly: the hill is there
+    await expect(page.getByTestId('tones').locator('path')).toHaveAttribute('d', /^M0 58 L0 /);
+
+    // the dark slope from the left end to the middle: darks are let go
+    await slope(page, [0.01, 0.5], [0.5, 0.5]);
+    expect((await tones(page, scene))!.darks[0]).toBeCloseTo(0.49, 1);
+    expect(await red(page, 60)).toBe(0);
+    expect(await red(page, 250)).toBeGreaterThan(150);
+    // its lower end alone: a soft shoulder
+    await slope(page, [0.5, 0.9], [0.3, 0.9]);
+    const [none, all] = (await tones(page, scene))!.darks;
+    expect(none).toBeLessThan(0.35);
+    expect(all).toBeGreaterThan(0.45);
+    const half = await red(page, 320 * ((none + all) / 2));
+    expect(half).toBeGreaterThan(60);
+    expect(half).toBeLessThan(170);
+
+    // what passes is white
+    await page.getByRole('button', { name: 'See what passes' }).click();
+    await settled(page);
+    expect((await shownAt(page, ...(await onScreen(page, [40, 100]))))[0]).toBe(0);
+    expect((await shownAt(page, ...(await onScreen(page, [280, 100]))))[0]).toBe(255);
+    await page.getByRole('button', { name: 'See what passes' }).click();
+    await settled(page);
+
+    // a tone picked on the picture
+    await page.getByRole('button', { name: 'Pick a tone' }).click();
+    await written(page, async () => page.mouse.click(...(await onScreen(page, [96, 100]))));
+    const picked = (await tones(page, scene))!;
+    expect(picked.darks[1]).toBeLessThan(0.3);
+    expect(picked.brights[0]).toBeGreaterThan(0.3);
+    expect(await red(page, 96)).toBeGreaterThan(120);
+    expect(await red(page, 220)).toBe(0);
+
+    // by keys
+    await page.getByRole('slider', { name: 'Bright end, none' }).focus();
+    await written(page, () => page.keyboard.press('Shift+ArrowRight'));
+    expect((await tones(page, scene))!.brights[1]).toBeCloseTo(picked.brights[1] + 0.05, 2);
+
+    // of itself: one colour, one tone
+    await written(page, () => page.getByRole('radio', { name: 'itself' }).click());
+    expect((await tones(page, scene))!.of).toBe('itself');
+    await written(page, () => page.getByRole('button', { name: 'All tones' }).click());
+    expect(await tones(page, scene)).toBeUndefined();
+    await page.keyboard.press('Control+z');
+    await settled(page);
+    expect((await tones(page, scene))!.of).toBe('itself');
+});

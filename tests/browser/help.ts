@@ -65,7 +65,7 @@ export async function addSpot(page: Page): Promise<void> {
     await page.getByRole('button', { name: 'Add a strip' }).click();
     await page.getByRole('button', { name: /^Spot A cone/ }).click();
     await page.keyboard.press('Enter');
-    await expect(page.locator('[data-strip][aria-label^="Spot"]')).toBeVisible();
+    await expect(page.locator('[data-strip][aria-label^="Spot"]').last()).toBeVisible();
     await settled(page);
 }
 

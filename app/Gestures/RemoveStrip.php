@@ -17,12 +17,7 @@ final class RemoveStrip extends OfStrip
 
     public function onto(FlatScene $scene, Asked $asked): FlatScene
     {
-        $gone = [$asked->strip() => null];
-        foreach ($scene->order as [$other, $group]) {
-            if ($group !== null && array_key_exists($group, $gone)) {
-                $gone[$other] = null;
-            }
-        }
+        $gone = array_fill_keys($scene->within($asked->strip()), null);
         $freed = [];
         foreach ($scene->strips as $other => $strip) {
             if (isset($strip['confinedTo']) && array_key_exists((string) $strip['confinedTo'], $gone) && ! array_key_exists($other, $gone)) {

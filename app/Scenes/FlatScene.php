@@ -191,6 +191,23 @@ final readonly class FlatScene
     }
 
     /**
+     * A strip and all that it holds, as they lie.
+     *
+     * @return list<string> the strip first
+     */
+    public function within(string $id): array
+    {
+        $within = [$id => true];
+        foreach ($this->order as [$other, $group]) {
+            if ($group !== null && isset($within[$group])) {
+                $within[$other] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($within));
+    }
+
+    /**
      * With a new strip right above another one, or on top.
      *
      * @param  array<string, mixed>  $strip

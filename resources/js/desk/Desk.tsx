@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef } from 'react';
 import type { Scene, Strip } from '../api/types';
 import { accents } from '../controls/icons';
-import { onDesk, placesTo, type OnDesk } from '../session/desk';
+import { onDesk, placesTo, slotBeside, type OnDesk } from '../session/desk';
 import type { Gestures } from '../session/gestures';
 import { useReadings } from '../session/readings';
 import { useWork, work } from '../session/store';
@@ -25,9 +25,11 @@ export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     const open = useWork((state) => state.deskOpen);
     const list = useRef<HTMLDivElement>(null);
     const places = useRef((strip: string, slot: number) => placesTo([], [], strip, slot));
+    const beside = useRef((strip: string, way: number) => slotBeside([], strip, way));
     useEffect(() => {
         const [order, ids] = [everyStrip(scene.strips).map(({ id }) => id), shown.map(({ strip }) => strip.id)];
         places.current = (strip, slot) => placesTo(order, ids, strip, slot);
+        beside.current = (strip, way) => slotBeside(shown, strip, way);
     });
     const { carried, slot, ...carrying } = useCarry(list, (strip, to) => void gestures.move(strip, places.current(strip, to)));
     useWheel(list);
@@ -37,7 +39,7 @@ export function Desk({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             const cards = cardsOf(list.current);
             const at = cards.findIndex((card) => card.dataset.strip === strip);
             if (carries) {
-                void gestures.move(strip, places.current(strip, Math.max(0, way > 0 ? at + 2 : at - 1)));
+                void gestures.move(strip, places.current(strip, beside.current(strip, way)));
                 return;
             }
             const next = cards[at + way];

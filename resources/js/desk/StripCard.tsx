@@ -75,7 +75,8 @@ export const StripCard = memo(function StripCard({ strip, picture, folded, isTab
         [
             { label: isSolo ? 'No solo' : 'Solo', keys: 'S', run: () => work.toggleSolo(strip.id) },
             { label: strip.muted ? 'Unmute' : 'Mute', keys: 'M', run: mute },
-            ...(isGroup ? [{ label: folded > 0 ? 'Show its strips' : 'Fold its strips away', keys: 'Space', run: fold }] : []),
+            ...(isGroup ? [{ label: folded > 0 ? 'Show its strips' : 'Fold its strips away', keys: 'Space', run: fold }, { label: 'Take apart', keys: 'G', run: () => void gestures.takeApart(strip.id) }] : []),
+            ...(isGroup && useWork.getState().also.length === 0 ? [] : [{ label: 'Hold together', keys: 'G', run: () => void gestures.holdTogether([strip.id, ...useWork.getState().also]) }]),
         ],
         [
             { label: 'Carry to the back', keys: 'Alt left', run: () => onStep(strip.id, -1, true) },

@@ -32,6 +32,7 @@ export const keyList: [string, string][] = [
     ['L', 'What the chosen strip alone adds'],
     ['W', 'Fold bench and desk away, or show them'],
     ['D', 'Duplicate'],
+    ['G', 'Hold the chosen strips together; take a group apart'],
     ['Delete', 'Delete the strip'],
     ['Ctrl or Cmd with Z, Y', 'Undo, redo; Z with shift redoes too'],
     ['Ctrl or Cmd with V', 'Bring in a picture from the clipboard'],
@@ -172,14 +173,20 @@ function press(key: string, scene: Scene, gestures: Gestures): boolean {
 function pressFor(key: string, strip: Strip, mask: string | null, gestures: Gestures): boolean {
     switch (key) {
         case 's':
-            work.toggleSolo(strip.id);
+            [strip.id, ...useWork.getState().also].forEach(work.toggleSolo);
             return true;
         case 'm':
-            void gestures.change(strip.id, { muted: !strip.muted }, strip.muted ? 'Unmute' : 'Mute');
+            void gestures.changeAll([strip.id, ...useWork.getState().also], { muted: !strip.muted }, strip.muted ? 'Unmute' : 'Mute');
             return true;
         case 'd':
             void gestures.duplicate(strip.id);
             return true;
+        case 'g': {
+            // several are held together; a group by itself is taken apart
+            const { also } = useWork.getState();
+            void (strip.family === 'group' && also.length === 0 ? gestures.takeApart(strip.id) : gestures.holdTogether([strip.id, ...also]));
+            return true;
+        }
         case 'delete':
         case 'backspace':
             void (mask !== null ? gestures.removeMask(strip.id, mask) : gestures.remove(strip.id));

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Strip } from '../api/types';
-import { onDesk, placesTo } from './desk';
+import { carried, onDesk, placesOf, placesTo, slotBeside } from './desk';
 
 const strip = (id: string, strips?: Strip[]) => ({ id, name: id, family: strips ? 'group' : 'light', values: {}, masks: [], ...(strips ? { strips } : {}) }) as unknown as Strip;
 
@@ -36,4 +36,29 @@ describe('the desk', () => {
         expect(placesTo(order, shown, 'lamps', 1)).toBe(0);
         expect(placesTo(order, shown, 'lamps', 2)).toBe(2);
     });
+});
+
+it('a strip is carried into the group of what then stands to its right, and out of it', () => {
+    const places = placesOf([strip('a'), strip('g', [strip('b'), strip('c')]), strip('d')]);
+    expect(places).toEqual([
+        { id: 'a', group: null },
+        { id: 'g', group: null },
+        { id: 'b', group: 'g' },
+        { id: 'c', group: 'g' },
+        { id: 'd', group: null },
+    ]);
+    // one place on: before the group's first strip, so into it; two more: out behind it
+    expect(carried(places, 'a', 1)).toEqual({ order: ['g', 'a', 'b', 'c', 'd'], into: 'g' });
+    expect(carried(places, 'a', 3)).toEqual({ order: ['g', 'b', 'c', 'a', 'd'], into: null });
+    expect(carried(places, 'c', 1)).toEqual({ order: ['a', 'g', 'b', 'd', 'c'], into: null });
+    // out without changing the order: the last one of a group, before what stands behind it
+    expect(carried(places, 'd', -1)).toEqual({ order: ['a', 'g', 'b', 'd', 'c'], into: 'g' });
+    // a group goes with all that it holds, past its own strips
+    expect(carried(places, 'g', 3)).toEqual({ order: ['a', 'd', 'g', 'b', 'c'], into: null });
+    expect(carried(places, 'g', 2)).toBeNull();
+    expect(carried(places, 'g', -1)).toEqual({ order: ['g', 'b', 'c', 'a', 'd'], into: null });
+    expect(carried(places, 'a', 0)).toBeNull();
+    // by a key it goes past its neighbour, whatever it holds
+    const shown = onDesk([strip('a'), strip('g', [strip('b'), strip('c')]), strip('d')], {}, [], null);
+    expect([slotBeside(shown, 'g', 1), slotBeside(shown, 'g', -1), slotBeside(shown, 'a', 1), slotBeside(shown, 'd', 1)]).toEqual([5, 0, 2, 5]);
 });

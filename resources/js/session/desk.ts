@@ -31,3 +31,41 @@ export function placesTo(order: string[], shown: string[], strip: string, slot: 
     const to = before === undefined ? order.length : order.indexOf(before);
     return to > from ? to - 1 - from : to - from;
 }
+
+/** A place in the order: a strip, and the group that holds it. */
+export type Place = { id: string; group: string | null };
+
+/** All strips, back to front, with the groups that hold them. */
+export function placesOf(strips: Strip[], group: string | null = null): Place[] {
+    return strips.flatMap((strip) => [{ id: strip.id, group }, ...placesOf(strip.strips ?? [], strip.id)]);
+}
+
+/**
+ * The order after a strip was carried so many places on, with all that it holds; it comes into the group of what then stands to
+ * its right. Null when nothing changes.
+ */
+export function carried(places: Place[], strip: string, by: number): { order: string[]; into: string | null } | null {
+    const from = places.findIndex(({ id }) => id === strip);
+    const within = [strip];
+    places.forEach(({ id, group }) => group !== null && within.includes(group) && within.push(id));
+    const rest = places.filter(({ id }) => !within.includes(id));
+    const own = places.slice(0, Math.max(0, from)).filter(({ id }) => !within.includes(id)).length;
+    // places that it takes up itself are none that it goes on
+    const at = Math.min(rest.length, Math.max(0, own + (by > 0 ? Math.max(0, by - within.length + 1) : by)));
+    const before = rest[at];
+    const into = before?.group ?? null;
+    const order = [...rest.slice(0, at).map(({ id }) => id), ...within, ...rest.slice(at).map(({ id }) => id)];
+    return from < 0 || (order.every((id, k) => id === places[k]?.id) && into === places[from]?.group) ? null : { order, into };
+}
+
+/** The slot of the desk to which a key carries a strip: past its neighbour, and past what it holds itself. */
+export function slotBeside(shown: OnDesk[], strip: string, way: number): number {
+    const at = shown.findIndex((one) => one.strip.id === strip);
+    const within = [strip];
+    let end = at + 1;
+    while (shown[end]?.group != null && within.includes(shown[end]?.group ?? '')) {
+        within.push(shown[end]?.strip.id ?? '');
+        end++;
+    }
+    return way > 0 ? Math.min(shown.length, end + 1) : Math.max(0, at - 1);
+}

@@ -5,6 +5,7 @@ import type { Changes, NewMask, Point, Scene, Strip, StripChange, Stroke } from 
 import { say, sayError } from '../ui/notices';
 import { withFile } from '../ui/takingIn';
 import { newKey, Outbox, type Entry, type Seen } from './outbox';
+import { carried, placesOf } from './desk';
 import { everyStrip } from './strips';
 import { isPart, revisionsOf, sourceName } from './things';
 import { useWork, work } from './store';
@@ -75,6 +76,12 @@ export class Gestures {
     change(strip: string, change: StripChange, label?: string): Promise<boolean> {
         work.live(strip, change);
         return this.commit(strip, label);
+    }
+
+    /** The same change of several strips. */
+    changeAll(strips: string[], change: StripChange, label: string): Promise<boolean> {
+        strips.forEach((strip) => work.live(strip, change));
+        return strips.length === 1 ? this.commit(strips[0] ?? '', label) : this.commitSeveral(strips, label);
     }
 
     /** A change by key or wheel: shown and kept at once, written when no more come. */
@@ -178,16 +185,28 @@ export class Gestures {
         }
     }
 
-    /** Moves a strip so many places toward the front; negative toward the back. */
+    /** Moves a strip so many places toward the front, negative toward the back; into groups and out of them. */
     async move(strip: string, places: number): Promise<void> {
-        const order = this.strips().map((other) => other.id);
-        const from = order.indexOf(strip);
-        const to = Math.min(order.length - 1, Math.max(0, from + places));
-        if (from < 0 || from === to) {
-            return;
+        const next = carried(placesOf(this.scene()?.strips ?? []), strip, places);
+        if (next) {
+            await this.outbox.put(this.ofOrder('Reorder', 'reorder', { strips: next.order, carried: strip, into: next.into }));
         }
-        order.splice(to, 0, ...order.splice(from, 1));
-        await this.outbox.put(this.outbox.entry({ label: 'Reorder', path: 'gestures/reorder', body: { strips: order }, goesBy: 'order', seen: { strips: {}, order: this.scene()?.orderRevision } }));
+    }
+
+    /** Some strips as one group. */
+    async holdTogether(strips: string[]): Promise<void> {
+        await this.add(this.ofOrder('Hold together', 'hold-together', { strips }));
+    }
+
+    async takeApart(group: string): Promise<void> {
+        const [first] = this.strips().find((strip) => strip.id === group)?.strips ?? [];
+        if (await this.outbox.put(this.of(group, 'Take apart', 'take-apart'))) {
+            work.choose(first?.id ?? null);
+        }
+    }
+
+    private ofOrder(label: string, gesture: string, body: Record<string, unknown>): Entry {
+        return this.outbox.entry({ label, path: `gestures/${gesture}`, body, goesBy: 'order', seen: { strips: {}, order: this.scene()?.orderRevision } });
     }
 
     async addMask(strip: string, kind: string, centre: [number, number], span: number, more: Partial<NewMask> = {}): Promise<void> {

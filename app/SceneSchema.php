@@ -26,6 +26,9 @@ final class SceneSchema
     /** The tones between which a strip acts. */
     private const TONES = ['type' => 'object', 'properties' => ['darks' => self::LUMAS, 'brights' => self::LUMAS, 'of' => ['enum' => ['below', 'itself']]]];
 
+    /** The plates that a strip stays off. */
+    private const KEPT_OFF = ['type' => 'object', 'properties' => ['plates' => ['type' => 'array', 'maxItems' => 60, 'items' => self::ID], 'grow' => ['type' => 'number', 'minimum' => -2000, 'maximum' => 2000], 'feather' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1000]]];
+
     private const LUMAS = ['type' => 'array', 'minItems' => 2, 'maxItems' => 2, 'items' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1]];
 
     private const ID = ['type' => 'string', 'pattern' => Fields::IDENTIFIER];
@@ -85,7 +88,7 @@ final class SceneSchema
                         'id' => self::ID, 'kind' => ['enum' => array_map(static fn (string $kind): string => $kind::key(), Registry::kinds()->strips)],
                         'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80], 'mode' => ['enum' => array_column(BlendMode::cases(), 'value')],
                         'level' => ['type' => 'number', 'minimum' => Unit::LEAST_LEVEL, 'maximum' => Unit::MOST_LEVEL], 'amount' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100],
-                        'muted' => ['type' => 'boolean'], 'locked' => ['type' => 'boolean'], 'confinedTo' => self::ID, 'source' => self::ID, 'complements' => self::ID, 'contrast' => ['type' => 'number', 'minimum' => -100, 'maximum' => 100], 'tones' => self::TONES, 'masks' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/mask'], 'maxItems' => 16],
+                        'muted' => ['type' => 'boolean'], 'locked' => ['type' => 'boolean'], 'confinedTo' => self::ID, 'source' => self::ID, 'complements' => self::ID, 'contrast' => ['type' => 'number', 'minimum' => -100, 'maximum' => 100], 'tones' => self::TONES, 'keptOff' => self::KEPT_OFF, 'masks' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/mask'], 'maxItems' => 16],
                         'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']], 'closed' => ['enum' => [false]],
                     ],
                     'allOf' => array_map(self::ofKind(...), Registry::kinds()->strips),

@@ -28,7 +28,7 @@ final class ChangeStrip extends Gesture
     private const REPLACED = ['name', 'mode', 'level', 'amount', 'contrast', 'muted', 'locked'];
 
     /** What null takes away. */
-    private const NAMED = ['confinedTo', 'source', 'complements', 'tones'];
+    private const NAMED = ['confinedTo', 'source', 'complements', 'tones', 'keptOff'];
 
     private const FIELDS = [...self::REPLACED, ...self::NAMED, 'values', 'turn', 'at', 'walk', 'pull', 'masks'];
 
@@ -60,6 +60,7 @@ final class ChangeStrip extends Gesture
             "{$prefix}walk" => 'sometimes|array|list|size:2',
             "{$prefix}walk.*" => 'numeric|between:-1000000,1000000',
             "{$prefix}tones" => 'sometimes|nullable|array:darks,brights,of',
+            "{$prefix}keptOff" => 'sometimes|nullable|array:plates,grow,feather',
             "{$prefix}pull" => 'sometimes|array:handle,to|size:2',
             "{$prefix}pull.handle" => 'string|max:40',
             "{$prefix}pull.to" => 'array|list|size:2',

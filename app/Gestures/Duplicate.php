@@ -55,16 +55,28 @@ final class Duplicate extends OfStrip
             $strip = is_string($other) ? array_replace($strip, [$name => $ids[$other] ?? $other]) : $strip;
         }
 
+        if (is_array($strip['keptOff'] ?? null)) {
+            $strip['keptOff'] = array_replace($strip['keptOff'], ['plates' => self::renamed($strip['keptOff']['plates'] ?? [], $ids)]);
+        }
         $values = FlatScene::fields($strip['values'] ?? []);
         foreach (Kinds::parametersOf(Registry::kinds()->strip($strip['kind'], 'kind')) as $parameter) {
             $named = $values[$parameter->name] ?? null;
             if ($parameter->type instanceof PlateValue && is_string($named)) {
                 $values[$parameter->name] = $ids[$named] ?? $named;
             } elseif ($parameter->type instanceof PlatesValue && is_array($named)) {
-                $values[$parameter->name] = array_map(static fn (mixed $plate): mixed => is_string($plate) ? $ids[$plate] ?? $plate : $plate, $named);
+                $values[$parameter->name] = self::renamed($named, $ids);
             }
         }
 
         return array_replace($strip, ['id' => $ids[$own], 'values' => $values, 'name' => $taken->freeName((string) $strip['name']), 'masks' => FlatScene::copiedMasks($strip['masks'] ?? []), 'locked' => false]);
+    }
+
+    /**
+     * @param  array<array-key, string>  $ids
+     * @return list<mixed>
+     */
+    private static function renamed(mixed $plates, array $ids): array
+    {
+        return array_values(array_map(static fn (mixed $plate): mixed => is_string($plate) ? $ids[$plate] ?? $plate : $plate, is_array($plates) ? $plates : []));
     }
 }

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { newScene, onScreen, pngOf, settled, shownAt, unfold, written } from './help';
+import { drop, newScene, onScreen, pngOf, settled, shownAt, unfold, written } from './help';
 
 /** Tones from black on the left to white on the right. */
 const wedge = pngOf(320, 200, (x) => [Math.floor((x * 255) / 319), Math.floor((x * 255) / 319), Math.floor((x * 255) / 319)]);
@@ -81,4 +81,36 @@ test('a strip acts on some tones only: slopes dragged, a tone picked, what passe
     await page.keyboard.press('Control+z');
     await settled(page);
     expect((await tones(page, scene))!.of).toBe('itself');
+});
+
+test('a strip is kept off a plate, further away and softly', async ({ page }) => {
+    const post = pngOf(60, 80, () => [20, 20, 20, 254], true);
+    await newScene(page, pngOf(320, 200, () => [60, 60, 60]));
+    const view = page.getByRole('application', { name: /^View/ });
+    const [x, y] = await onScreen(page, [160, 100]);
+    const box = (await view.boundingBox())!;
+    await drop(page, view, 'post.png', 'image/png', post, { x: x - box.x, y: y - box.y });
+    await expect(page.locator('[data-strip][aria-label^="Post"]')).toBeVisible();
+    await settled(page);
+    await page.getByRole('button', { name: 'Add a strip' }).click();
+    await page.getByRole('button', { name: /^Flat colour/ }).click();
+    await settled(page);
+    await page.getByLabel('Mode').selectOption('normal');
+    await page.getByLabel(/^Colour/).first().fill('#ff2010');
+    await settled(page);
+    const at = async (x: number) => (await shownAt(page, ...(await onScreen(page, [x, 100]))))[0];
+    expect(await at(160)).toBeGreaterThan(240);
+    await page.getByRole('button', { name: 'Kept off: no plate' }).click();
+    await written(page, () => page.getByRole('checkbox', { name: 'Post' }).check());
+    await page.keyboard.press('Escape');
+    expect(await at(160)).toBeLessThan(30);
+    expect(await at(120)).toBeGreaterThan(240);
+    await page.getByLabel('Away', { exact: true }).fill('15');
+    await written(page, () => page.keyboard.press('Enter'));
+    expect(await at(120)).toBeLessThan(80);
+    await page.getByLabel('Feather', { exact: true }).fill('8');
+    await written(page, () => page.keyboard.press('Enter'));
+    const half = await at(115);
+    expect(half).toBeGreaterThan(110);
+    expect(half).toBeLessThan(210);
 });

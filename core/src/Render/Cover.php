@@ -91,7 +91,7 @@ final readonly class Cover
     }
 
     /**
-     * Multiplies the confinement and the masks of a strip into a variable.
+     * Multiplies the confinement, what a strip stays off, and its masks into a variable.
      *
      * @param  list<string>  $confinement
      */
@@ -99,6 +99,12 @@ final readonly class Cover
     {
         foreach ($confinement as $line) {
             $this->kernel->line("{$cover} *= {$this->kernel->stored($line)};");
+        }
+        foreach ($strip->keptOff->plates ?? [] as $plate) {
+            $there = $this->sites->there($plate, $strip->keptOff->grow ?? 0.0, $strip->keptOff->feather ?? 0.0, $this->kernel);
+            if ($there !== null) {
+                $this->kernel->line("{$cover} *= 1.0 - {$there};");
+            }
         }
         $masks = $strip->activeMasks();
         if ($masks !== []) {

@@ -365,7 +365,7 @@ final class Planner
     private function isEven(Strip $strip, Layer $layer): bool
     {
         return $layer->field instanceof Everywhere && ! $layer->recolours
-            && $strip->activeMasks() === [] && $strip->activeTones() === null && $this->confinement->of($strip, $layer) === [];
+            && $strip->activeMasks() === [] && $strip->activeTones() === null && $strip->keptOff === null && $this->confinement->of($strip, $layer) === [];
     }
 
     /** Whether a layer needs what lies below as encoded values, by itself or by the tones to which its strip is limited. */
@@ -446,7 +446,7 @@ final class Planner
         $this->passes->toEncoded();
         $tones = $limits?->ofItself === true ? [$this->tonesBelow($limits)] : $tones;
         $confinement = [...$this->confinement->of($strip, null), ...$tones];
-        if ($strip->amount >= 1 && $strip->activeMasks() === [] && $confinement === []) {
+        if ($strip->amount >= 1 && $strip->activeMasks() === [] && $strip->keptOff === null && $confinement === []) {
             return;
         }
         $kernel = $this->passes->writer();

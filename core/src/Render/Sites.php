@@ -14,6 +14,7 @@ use Aumbrel\Core\Kind\PictureMask;
 use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Scene\Scene;
+use Aumbrel\Core\Seen\PlateWords;
 use Aumbrel\Core\Seen\SeenPlate;
 
 /** What the strips of a scene find around them in one window. */
@@ -38,6 +39,23 @@ final class Sites
         $name = $mask->picture();
 
         return $mask->writeOf($kernel, $this->window, $name === null ? null : $this->picture($name));
+    }
+
+    /**
+     * Writes how much of a place a plate covers, its outline grown and feathered; null when there is no plate of that id.
+     *
+     * @param  float  $grow  px
+     * @param  float  $feather  sigma, px
+     */
+    public function there(string $id, float $grow, float $feather, KernelWriter $kernel): ?string
+    {
+        $seen = $this->seen($id);
+        if ($seen === null || ($grow === 0.0 && $feather === 0.0)) {
+            return $seen === null ? null : PlateWords::alpha($kernel, $seen);
+        }
+        $name = $this->seen($id, Window::whole(1, 1))?->key() ?? $id;
+
+        return "{$kernel->plane(new KeptOffPlane($name, fn (Window $window): ?SeenPlate => $this->seen($id, $window), $grow, $feather, $this->window))}[\$i]";
     }
 
     public function seen(string $id, ?Window $window = null): ?SeenPlate

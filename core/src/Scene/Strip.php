@@ -33,6 +33,7 @@ final readonly class Strip
      * @param  list<MaskEntry>  $masks
      * @param  list<Strip>  $strips  what a group holds, back to front
      * @param  array<string, mixed>  $unknown  fields that nobody knows, kept for the way out
+     * @param  KeptOff|null  $keptOff  the plates that it stays off
      * @param  ToneLimits|null  $tones  the tones between which it acts
      * @param  bool  $locked  whether a press on the picture neither chooses nor moves it
      */
@@ -54,6 +55,7 @@ final readonly class Strip
         public float $contrast = 0.0,
         public bool $locked = false,
         public ?ToneLimits $tones = null,
+        public ?KeptOff $keptOff = null,
     ) {
     }
 
@@ -99,6 +101,7 @@ final readonly class Strip
             complements: self::complements($fields, $masks),
             contrast: $isLight ? $fields->number('contrast', 0, -100, 100, '%') / 100 : 0.0,
             locked: $fields->toggle('locked', false),
+            keptOff: $fields->has('keptOff') ? KeptOff::read($fields->take('keptOff'), "{$field}.keptOff") : null,
             tones: $fields->has('tones') ? ToneLimits::read($fields->take('tones'), "{$field}.tones") : null,
             unknown: $fields->rest(),
         );
@@ -150,7 +153,7 @@ final readonly class Strip
     /** The same without what lies around it: confined to nothing, wholly there. */
     public function byItself(): self
     {
-        return $this->but(amount: 1.0, confinedTo: null, complements: null, tones: null, mode: BlendMode::Normal);
+        return $this->but(amount: 1.0, confinedTo: null, complements: null, tones: null, keptOff: null, mode: BlendMode::Normal);
     }
 
     /** The same with some of its properties others. */
@@ -218,6 +221,7 @@ final readonly class Strip
             ...($this->source === null ? [] : ['source' => $this->source]),
             ...($this->contrast === 0.0 ? [] : ['contrast' => $this->contrast * 100]),
             ...($this->complements === null ? [] : ['complements' => $this->complements]),
+            ...($this->keptOff === null ? [] : ['keptOff' => $this->keptOff->toArray()]),
             ...($this->tones === null ? [] : ['tones' => $this->tones->toArray()]),
             'values' => (object) $this->values->toArray(),
             'masks' => array_map(static fn (MaskEntry $mask): array => $mask->toArray(), $this->masks),

@@ -56,6 +56,8 @@ export type Family = 'plate' | 'light' | 'shadow' | 'flat' | 'grade' | 'group';
 /** Lumas 0..1: nothing below the first of the darks, all from the second on; all up to the first of the brights, nothing above the second. */
 export type ToneLimits = { darks: Point; brights: Point; of: 'below' | 'itself' };
 
+export type KeptOff = { plates: string[]; grow: number; feather: number };
+
 /** What a mask is for: a strip's falloff, a plate's cut-out, or what of a light shines. */
 export type Ground = 'scene' | 'plate' | 'emitter';
 
@@ -79,6 +81,8 @@ export type Strip = {
     complements?: string;
     /** the tones between which it acts */
     tones?: ToneLimits;
+    /** the plates that it stays off; px */
+    keptOff?: KeptOff;
     values: Values;
     masks: Mask[];
     strips?: Strip[];
@@ -187,6 +191,7 @@ export type StripChange = {
     source?: string | null;
     complements?: string | null;
     tones?: ToneLimits | null;
+    keptOff?: KeptOff | null;
     values?: Values;
     /** lets a light come from elsewhere, or says so of a plate; what that makes of its values, the core knows */
     turn?: Turn;

@@ -10,6 +10,7 @@ import { everySource, isPart, sourceOf, valuesInForce } from '../session/things'
 import { useWork, work, type Step } from '../session/store';
 import { ChoiceField } from '../controls/ChoiceField';
 import { NumberField } from '../controls/NumberField';
+import { PlatesChoice } from '../controls/PlatesField';
 import { Section } from '../controls/Section';
 import { Told } from '../controls/Told';
 import { ValueControl } from '../controls/ValueControl';
@@ -184,6 +185,29 @@ function HangsOn({ scene, strip, kinds, gestures }: { scene: Scene; strip: Strip
     );
 }
 
+/** The plates that a strip stays off. */
+function Off({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
+    const off = strip.keptOff ?? { plates: [], grow: 0, feather: 0 };
+    const hand = (name: 'grow' | 'feather') => thingHand<number | null>(strip.id, gestures, 'Keep off', (value) => ({ keptOff: { ...off, [name]: value ?? 0 } }));
+    return (
+        <>
+            <Told says="The plates that it stays off: behind a subject, off a face">
+                <PlatesChoice label="Kept off" named={off.plates} scene={scene} onSet={(plates) => void gestures.change(strip.id, { keptOff: plates.length === 0 ? null : { ...off, plates } }, 'Keep off')} />
+            </Told>
+            {off.plates.length > 0 && (
+                <>
+                    <Told says="How far it stays away from the outline of those plates; below 0 it comes in over their edge">
+                        <NumberField label="Away" value={off.grow} unit="px" least={-2000} most={2000} step={1} rest={0} hand={hand('grow')} />
+                    </Told>
+                    <Told says="How softly it comes back beside them">
+                        <NumberField label="Feather" value={off.feather} unit="px" least={0} most={1000} step={1} rest={0} hand={hand('feather')} />
+                    </Told>
+                </>
+            )}
+        </>
+    );
+}
+
 function Mix({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
     const plates = everyStrip(scene.strips).filter((other) => other.family === 'plate' && other.id !== strip.id);
     const isCapped = isLight(strip) && !linearModes.includes(strip.mode) && (strip.level ?? 0) > 0;
@@ -225,6 +249,7 @@ function Mix({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures:
                     onSet={(plate) => void gestures.change(strip.id, { confinedTo: plate === '' ? null : plate }, 'Confine')}
                 />
             </Told>
+            <Off scene={scene} strip={strip} gestures={gestures} />
         </Section>
     );
 }

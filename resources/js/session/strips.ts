@@ -6,7 +6,7 @@ export function changed(strip: Strip, change: StripChange | undefined): Strip {
         return strip;
     }
     // what a turn makes of the values is the core's to say
-    const { values, masks, confinedTo, source, complements, tones, ...plain } = change;
+    const { values, masks, confinedTo, source, complements, tones, keptOff, ...plain } = change;
     delete plain.turn;
     delete plain.walk;
     delete plain.pull;
@@ -16,6 +16,7 @@ export function changed(strip: Strip, change: StripChange | undefined): Strip {
         confinedTo: confinedTo === undefined ? strip.confinedTo : (confinedTo ?? undefined),
         complements: complements === undefined ? strip.complements : (complements ?? undefined),
         source: source === undefined ? strip.source : (source ?? undefined),
+        keptOff: keptOff === undefined ? strip.keptOff : (keptOff ?? undefined),
         tones: tones === undefined ? strip.tones : (tones ?? undefined),
         // until the core says how it stands there
         values: { ...strip.values, ...values, ...(change.walk ? { place: plus(pointOf(strip.values, 'place'), change.walk) } : {}) },

@@ -269,8 +269,8 @@ it('climbs a wall, continuous at its foot', function (): void {
     $plain = new PlainShadow(200, 100.0, 200, 250, 480, 150);
     $light = PlainShadow::light($azimuth, $elevation);
     $polygon = [];
-    for ($k = 0; $k < 400; $k++) {
-        [$x, $y] = $k < 100 ? [160 + 0.4 * $k, 150] : ($k < 200 ? [200, 150 + 0.5 * ($k - 100)] : ($k < 300 ? [200 - 0.4 * ($k - 200), 200] : [160, 200 - 0.5 * ($k - 300)]));
+    for ($k = 0; $k < 100; $k++) {
+        [$x, $y] = $k < 25 ? [160 + 1.6 * $k, 150] : ($k < 50 ? [200, 150 + 2 * ($k - 25)] : ($k < 75 ? [200 - 1.6 * ($k - 50), 200] : [160, 200 - 2 * ($k - 75)]));
         $polygon[] = $plain->climbing($x, $y, $light, 185);
     }
     $shade = shade(shadowScene([sharp(['azimuth' => $azimuth, 'elevation' => $elevation])], more: $wall));

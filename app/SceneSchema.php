@@ -79,6 +79,7 @@ final class SceneSchema
                     'properties' => [
                         'id' => self::ID, 'kind' => ['enum' => array_map(static fn (string $kind): string => $kind::key(), Registry::kinds()->masks)],
                         'on' => ['enum' => array_column(Ground::cases(), 'value')], 'join' => ['enum' => array_column(Join::cases(), 'value')], 'inverted' => ['type' => 'boolean'], 'off' => ['type' => 'boolean'],
+                        'feather' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1000], 'lets' => ['type' => 'array', 'items' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100], 'minItems' => 2, 'maxItems' => 2],
                     ],
                     'allOf' => array_map(self::ofKind(...), Registry::kinds()->masks),
                 ],

@@ -57,6 +57,12 @@ final readonly class Asked
         return $this->has($name) ? $this->text($name) : null;
     }
 
+    /** Whether something is asked for that may be asked for. */
+    public function flag(string $name): bool
+    {
+        return ($this->fields[$name] ?? false) === true;
+    }
+
     public function number(string $name): float
     {
         $value = $this->fields[$name] ?? null;

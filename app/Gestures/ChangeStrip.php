@@ -160,7 +160,7 @@ final class ChangeStrip extends Gesture
                 if ($strokes !== []) {
                     $values['strokes'] = [...FlatScene::fields($values['strokes'] ?? []), ...array_values(FlatScene::fields($strokes, "masks.{$id}.strokes"))];
                 }
-                $masks[$at] = array_replace($mask, array_intersect_key($part, array_flip(['join', 'inverted', 'off'])), ['values' => $values]);
+                $masks[$at] = array_replace($mask, array_intersect_key($part, array_flip(['join', 'inverted', 'off', 'feather', 'lets'])), ['values' => $values]);
 
                 return array_values($masks);
             }

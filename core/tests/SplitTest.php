@@ -56,7 +56,9 @@ it('adds up to one however the line is moved, feathered, joined and painted', fu
     ];
     $masks = [];
     for ($k = mt_rand(0, 3); $k >= 0; $k--) {
-        $masks[] = [...$kinds[mt_rand(0, 3)](), 'join' => ['intersect', 'add', 'take away'][mt_rand(0, 2)], 'inverted' => mt_rand(0, 1) === 1];
+        $least = $between(0, 60);
+        $later = mt_rand(0, 1) === 1 ? [] : ['feather' => $between(0, 8), 'lets' => [$least, $between($least, 100)]];
+        $masks[] = [...$kinds[mt_rand(0, 3)](), 'join' => ['intersect', 'add', 'take away'][mt_rand(0, 2)], 'inverted' => mt_rand(0, 1) === 1, ...$later];
     }
     // each for itself on black: over the other one a sum above one would not be seen
     [$one, $other] = [splitAlone($masks, 'one'), splitAlone($masks, 'other')];

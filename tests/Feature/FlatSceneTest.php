@@ -75,6 +75,6 @@ it('refuses edits of what is not there', function (Closure $edit): void {
 })->with([
     [fn (FlatScene $scene) => Gestured::onto($scene, 'change-strip', ['strip' => 'gone', 'amount' => 1])], [fn (FlatScene $scene) => Gestured::onto($scene, 'change-strip', ['strip' => 'low', 'masks' => ['gone' => []]])],
     [fn (FlatScene $scene) => Gestured::onto($scene, 'change-strip', ['strip' => 'low', 'values' => 'blue'])], [fn (FlatScene $scene) => Gestured::onto($scene, 'duplicate', ['strip' => 'gone'])],
-    [fn (FlatScene $scene) => Gestured::onto($scene, 'duplicate', ['strip' => 'held'])], [fn (FlatScene $scene) => Gestured::onto($scene, 'add-mask', ['strip' => 'low', 'kind' => 'square', 'centre' => [0, 0], 'span' => 1])],
+    [fn (FlatScene $scene) => Gestured::onto($scene, 'add-mask', ['strip' => 'low', 'kind' => 'square', 'centre' => [0, 0], 'span' => 1])],
     [fn (FlatScene $scene) => Gestured::onto($scene, 'reorder', ['strips' => ['low', 'held', 'one', 'two', 'two']])], [fn (FlatScene $scene) => Gestured::onto($scene, 'add-strip', ['kind' => 'candle', 'centre' => [0, 0], 'span' => 1, 'above' => null])],
 ]);

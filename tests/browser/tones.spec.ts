@@ -114,3 +114,47 @@ test('a strip is kept off a plate, further away and softly', async ({ page }) =>
     expect(half).toBeGreaterThan(110);
     expect(half).toBeLessThan(210);
 });
+
+test('a falloff is softened later, hides less, is turned over whole, and taken by another strip', async ({ page }) => {
+    const scene = await newScene(page, pngOf(320, 200, () => [60, 60, 60]));
+    const masks = async (strip: number) => ((await (await page.request.get(`/api/scenes/${scene}`)).json()) as { strips: { masks: { feather?: number; lets?: number[]; inverted: boolean }[] }[] }).strips[strip]!.masks;
+    const fill = async (colour: string) => {
+        await page.getByRole('button', { name: 'Add a strip' }).click();
+        await page.getByRole('button', { name: /^Flat colour/ }).click();
+        await settled(page);
+        await page.getByLabel('Mode').selectOption('normal');
+        await page.getByLabel(/^Colour/).first().fill(colour);
+        await settled(page);
+    };
+    const at = async (x: number, y: number) => (await shownAt(page, ...(await onScreen(page, [x, y]))))[0];
+    await fill('#ff2010');
+    await unfold(page, 'Falloff');
+    await written(page, () => page.getByRole('button', { name: 'Radial' }).click());
+    await settled(page);
+    expect(await at(5, 5)).toBe(60);
+    // by keys: it hides half at most
+    await page.getByLabel('Density', { exact: true }).fill('50');
+    await written(page, () => page.keyboard.press('Enter'));
+    expect((await masks(1))[0]!.lets).toEqual([50, 100]);
+    expect(Math.abs((await at(5, 5)) - (60 + 255) / 2)).toBeLessThan(3);
+    await page.getByLabel('Feather', { exact: true }).fill('4 px');
+    await written(page, () => page.keyboard.press('Enter'));
+    expect((await masks(1))[0]!.feather).toBe(4);
+    // what it leaves
+    await written(page, () => page.getByRole('button', { name: 'Complement' }).click());
+    expect((await masks(1))[0]).toMatchObject({ inverted: true, lets: [0, 50] });
+    expect(Math.abs((await at(5, 5)) - (60 + 255) / 2)).toBeLessThan(3);
+    expect(await at(160, 100)).toBeLessThan(90);
+    await page.keyboard.press('Control+z');
+    await settled(page);
+    expect((await masks(1))[0]).toMatchObject({ inverted: false, lets: [50, 100] });
+
+    // another strip takes it, by keys
+    await fill('#10ff20');
+    await unfold(page, 'Falloff');
+    await page.getByRole('button', { name: 'Take from' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('menuitem', { name: 'Flat colour' })).toBeFocused();
+    await written(page, () => page.keyboard.press('Enter'));
+    expect((await masks(2))[0]).toMatchObject({ feather: 4, lets: [50, 100] });
+});

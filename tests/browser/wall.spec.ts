@@ -121,8 +121,10 @@ test('five hundred scenes come quickly, and one comes back to where one was amon
     try {
         const started = Date.now();
         await page.goto('/');
+        // asked of the page itself: looking five hundred links up by their names costs more than showing them
+        await page.waitForFunction(() => document.querySelectorAll('article').length >= 500);
+        expect(Date.now() - started).toBeLessThan(2500);
         await expect(page.getByRole('link', { name: 'Crowd 499', exact: true })).toBeAttached();
-        expect(Date.now() - started).toBeLessThan(4000);
         const typed = Date.now();
         await page.getByRole('searchbox').fill('crowd 25');
         await expect(page.locator('article h2')).toHaveCount(15);

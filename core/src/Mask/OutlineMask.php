@@ -11,12 +11,14 @@ use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Bounded;
 use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Kind\PlateMask;
 use Aumbrel\Core\Kind\Traced;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Raster\Gaussian;
+use Aumbrel\Core\Raster\Polygon;
 use Aumbrel\Core\Value\NumberValue;
 use Aumbrel\Core\Value\PathValue;
 use Aumbrel\Core\Value\Unit;
@@ -25,6 +27,9 @@ use Aumbrel\Core\Value\Values;
 /** A closed line of straight and curved sides; inside is 1. */
 final readonly class OutlineMask implements Bounded, PlateMask, Traced
 {
+    /** Curves are drawn as straight pieces that lie nowhere further off than this share of a pixel. */
+    private const TOLERANCE = 0.02;
+
     public function __construct(public Path $path, public float $feather = 0.0, public float $grow = 0.0)
     {
     }
@@ -84,11 +89,24 @@ final readonly class OutlineMask implements Bounded, PlateMask, Traced
 
     public function write(KernelWriter $kernel, Window $window): string
     {
-        return "{$kernel->plane(new OutlinePlane($this, Frame::scene($window)))}[\$i]";
+        return "{$kernel->plane($this->plane(Frame::scene($window)))}[\$i]";
     }
 
     public function onPlate(Frame $frame, PictureSource $picture): Plane
     {
-        return new OutlinePlane($this, $frame);
+        return $this->plane($frame);
+    }
+
+    private function plane(Frame $frame): SoftPlane
+    {
+        return new SoftPlane('outline '.hash('xxh128', serialize($this->path->toArray())), $this->coverage(...), $this->grow, $this->feather, $frame);
+    }
+
+    /** @return list<float> */
+    private function coverage(Planes $planes, Frame $frame): array
+    {
+        $pieces = $this->path->flattened(self::TOLERANCE / max(1e-6, $frame->pixelsPerUnit()));
+
+        return Polygon::coverage(array_map(static fn (array $point): array => $frame->toPixels->at(...$point), $pieces), $frame->window->columns, $frame->window->rows);
     }
 }

@@ -94,7 +94,7 @@ final readonly class Plate implements Pictured
     public static function parameters(): array
     {
         return [
-            PictureValue::named('picture', 'Picture', 'plate'),
+            PictureValue::named('picture', 'Picture', 'placing'),
             PointValue::named('place', 'Place', 'placing', new Point(0, 0)),
             NumberValue::named('scale', 'Scale', 'placing', Unit::Factor, self::LEAST_SCALE, self::MOST_SCALE, 1, 0.005),
             NumberValue::named('turn', 'Turn', 'placing', Unit::Degrees, -360, 360, 0),

@@ -24,6 +24,10 @@ final class JoinedMasks
             if ($entry->inverted) {
                 $value = "(1.0 - {$value})";
             }
+            if ($entry->lets !== MaskEntry::ALL) {
+                [$least, $most] = $entry->lets;
+                $value = "({$kernel->number($least)} + {$kernel->number($most - $least)} * {$value})";
+            }
             $join = $at === 0 ? $entry->join->first() : $entry->join;
             $kernel->line("{$joined} = {$kernel->expression($join->formula(), $at === 0 ? ['1.0', $value] : [$joined, $value])};");
         }

@@ -6,16 +6,21 @@ namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\PictureMask;
+use Aumbrel\Core\Mask\SoftPlane;
 use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Seen\PlateWords;
 use Aumbrel\Core\Seen\SeenPlate;
+use Closure;
 
 /** What the strips of a scene find around them in one window. */
 final class Sites
@@ -30,15 +35,33 @@ final class Sites
     {
     }
 
-    /** Writes the value of a mask in the window, with its picture where it needs one. */
-    public function mask(MaskKind $mask, KernelWriter $kernel): string
+    /** Writes the value of a strip's mask in the window, feathered as it is. */
+    public function mask(MaskEntry $entry, KernelWriter $kernel): string
+    {
+        if ($entry->feather === 0.0) {
+            return $this->written($entry->mask, $kernel, $this->window);
+        }
+
+        return $this->softened($entry->shape(), fn (KernelWriter $kernel, Window $window): string => $this->written($entry->mask, $kernel, $window), 0.0, $entry->feather, $kernel);
+    }
+
+    /** Writes the value of a mask, with its picture where it needs one. */
+    private function written(MaskKind $mask, KernelWriter $kernel, Window $window): string
     {
         if (! $mask instanceof PictureMask) {
-            return $mask->write($kernel, $this->window);
+            return $mask->write($kernel, $window);
         }
         $name = $mask->picture();
 
-        return $mask->writeOf($kernel, $this->window, $name === null ? null : $this->picture($name));
+        return $mask->writeOf($kernel, $window, $name === null ? null : $this->picture($name));
+    }
+
+    /** @param  Closure(KernelWriter, Window): string  $formula  of what is grown and feathered */
+    private function softened(string $name, Closure $formula, float $grow, float $feather, KernelWriter $kernel): string
+    {
+        $coverage = static fn (Planes $planes, Frame $frame): array => $planes->sample(static fn (KernelWriter $kernel): string => $formula($kernel, $frame->window), $frame->window);
+
+        return "{$kernel->plane(new SoftPlane($name, $coverage, $grow, $feather, Frame::scene($this->window)))}[\$i]";
     }
 
     /**
@@ -54,8 +77,13 @@ final class Sites
             return $seen === null ? null : PlateWords::alpha($kernel, $seen);
         }
         $name = $this->seen($id, Window::whole(1, 1))?->key() ?? $id;
+        $there = function (KernelWriter $kernel, Window $window) use ($id): string {
+            $seen = $this->seen($id, $window);
 
-        return "{$kernel->plane(new KeptOffPlane($name, fn (Window $window): ?SeenPlate => $this->seen($id, $window), $grow, $feather, $this->window))}[\$i]";
+            return $seen === null ? '0.0' : PlateWords::alpha($kernel, $seen);
+        };
+
+        return $this->softened($name, $there, $grow, $feather, $kernel);
     }
 
     public function seen(string $id, ?Window $window = null): ?SeenPlate

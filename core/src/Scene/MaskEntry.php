@@ -19,10 +19,22 @@ use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Value\Values;
 use LogicException;
 
-/** One mask of a strip: what it is, how it joins the ones before it, whether it is inverted or off for a look. */
+/**
+ * One mask of a strip: what it is, how it joins the ones before it, whether it is inverted or off for a look. In a falloff it
+ * may be feathered, whatever it is, and let through no less and no more than some share.
+ */
 final readonly class MaskEntry implements CutMask
 {
-    /** @param  array<string, mixed>  $unknown fields that nobody knows, kept for the way out */
+    /** It lets through as much as it says. */
+    public const ALL = [0.0, 1.0];
+
+    private const SOFTEST = 1000.0;
+
+    /**
+     * @param  float  $feather  sigma, px
+     * @param  array{float, float}  $lets  the least and the most that it lets through, 0..1, after it is inverted
+     * @param  array<string, mixed>  $unknown  fields that nobody knows, kept for the way out
+     */
     public function __construct(
         public string $id,
         public Join $join,
@@ -31,6 +43,8 @@ final readonly class MaskEntry implements CutMask
         public MaskKind $mask,
         public Values $values,
         public Ground $on = Ground::Scene,
+        public float $feather = 0.0,
+        public array $lets = self::ALL,
         private array $unknown = [],
     ) {
     }
@@ -43,6 +57,11 @@ final readonly class MaskEntry implements CutMask
         $values = Values::read(Kinds::parametersOf($kind), $fields->take('values', []), "{$field}.values");
         $join = $fields->take('join', Join::Intersect->value);
         $on = self::ground($fields->take('on', $kind::grounds()[0]->value), $kind, "{$field}.on");
+        $feather = $fields->number('feather', 0, 0, self::SOFTEST, 'px');
+        $lets = self::lets($fields->take('lets', [0, 100]), "{$field}.lets");
+        if ($on !== Ground::Scene && ($feather > 0 || $lets !== self::ALL)) {
+            throw new SceneError($field, 'only a mask of a falloff has a feather and a density; a cut-out is softened at its edge');
+        }
 
         return new self(
             $fields->identifier('id'),
@@ -52,14 +71,19 @@ final readonly class MaskEntry implements CutMask
             $kind::from($values),
             $values,
             $on,
+            $feather,
+            $lets,
             $fields->rest(),
         );
     }
 
-    /** The same shape in another part. */
+    /** The same shape in another part; turned over, it lets through what it held back. */
     public function joinedBy(Join $join, bool $inverted): self
     {
-        return new self($this->id, $join, $inverted, $this->off, $this->mask, $this->values, $this->on, $this->unknown);
+        [$least, $most] = $this->lets;
+        $lets = $inverted === $this->inverted ? $this->lets : [1.0 - $most, 1.0 - $least];
+
+        return new self($this->id, $join, $inverted, $this->off, $this->mask, $this->values, $this->on, $this->feather, $lets, $this->unknown);
     }
 
     /** Its values at the pixels of a frame on the plate that it cuts out, inverted when it is; asked of masks on plates only. */
@@ -101,6 +125,21 @@ final readonly class MaskEntry implements CutMask
     }
 
     /**
+     * @return array{float, float}
+     *
+     * @throws SceneError
+     */
+    private static function lets(mixed $raw, string $field): array
+    {
+        $isPair = is_array($raw) && array_keys($raw) === [0, 1] && (is_int($raw[0]) || is_float($raw[0])) && (is_int($raw[1]) || is_float($raw[1]));
+        if (! $isPair || ! ($raw[0] >= 0 && $raw[0] <= $raw[1] && $raw[1] <= 100)) {
+            throw SceneError::expected($field, 'the least and the most that is let through, in percent, such as [0, 100]', $raw);
+        }
+
+        return [(float) $raw[0] / 100, (float) $raw[1] / 100];
+    }
+
+    /**
      * @param  class-string<MaskKind>  $kind
      *
      * @throws SceneError
@@ -116,7 +155,13 @@ final readonly class MaskEntry implements CutMask
     /** Names what it is, apart from whether it is off. */
     public function key(): string
     {
-        return "{$this->mask::key()} {$this->on->value} {$this->join->value} ".(int) $this->inverted." {$this->values->key()}";
+        return "{$this->shape()} {$this->on->value} {$this->join->value} ".(int) $this->inverted." {$this->feather} ".implode(' ', $this->lets);
+    }
+
+    /** Names its shape alone. */
+    public function shape(): string
+    {
+        return "{$this->mask::key()} {$this->values->key()}";
     }
 
     /** @return array<string, mixed> */
@@ -125,6 +170,8 @@ final readonly class MaskEntry implements CutMask
         return [
             'id' => $this->id, 'kind' => $this->mask::key(), 'on' => $this->on->value, 'join' => $this->join->value, 'inverted' => $this->inverted,
             'off' => $this->off, 'values' => $this->values->toArray(),
+            ...($this->feather > 0 ? ['feather' => $this->feather] : []),
+            ...($this->lets === self::ALL ? [] : ['lets' => array_map(static fn (float $share): float => round(100 * $share, 6), $this->lets)]),
         ] + $this->unknown;
     }
 }

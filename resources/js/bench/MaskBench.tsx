@@ -1,11 +1,14 @@
-import { Trash2 } from 'lucide-react';
+import { ChevronDown, Trash2 } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
 import type { Ground, Mask, MaskChange, Scene, Strip, Value } from '../api/types';
 import { MaskIcon } from '../controls/icons';
 import { joins, maskKinds, stripKinds } from '../generated/catalogue';
 import type { Gestures } from '../session/gestures';
-import { isShown } from '../session/strips';
+import { everyStrip, isShown } from '../session/strips';
 import { useWork, work, type Tool } from '../session/store';
+import { Action } from '../controls/Action';
 import { ChoiceField } from '../controls/ChoiceField';
+import { NumberField } from '../controls/NumberField';
 import { Section } from '../controls/Section';
 import { ToggleField } from '../controls/ToggleField';
 import { Told } from '../controls/Told';
@@ -60,7 +63,34 @@ export function MaskBench({ scene, strip, on, gestures }: { scene: Scene; strip:
                     </button>
                 ))}
             </div>
+            {on === 'scene' && <Taken scene={scene} strip={strip} hasFalloff={masks.length > 0} gestures={gestures} />}
         </Section>
+    );
+}
+
+/** The falloff of another strip as a copy, and what a falloff leaves. */
+function Taken({ scene, strip, hasFalloff, gestures }: { scene: Scene; strip: Strip; hasFalloff: boolean; gestures: Gestures }) {
+    const others = everyStrip(scene.strips).filter((other) => other.id !== strip.id && (other.complements || other.masks.some((mask) => mask.on === 'scene')));
+    return (
+        <div className="flex flex-wrap items-center gap-1.5">
+            {others.length > 0 && (
+                <DropdownMenu.Root>
+                    <DropdownMenu.Trigger title="The falloff of another strip as a copy, in place of its own" className="flex items-center gap-1 rounded-sm border border-line px-2 py-0.5 hover:bg-raised">
+                        Take from <ChevronDown size={12} className="text-quiet" aria-hidden />
+                    </DropdownMenu.Trigger>
+                    <DropdownMenu.Portal>
+                        <DropdownMenu.Content aria-label="Take from" align="start" sideOffset={4} className="z-40 max-h-[50vh] min-w-[180px] overflow-y-auto rounded-md border border-line bg-well p-1 shadow-xl">
+                            {others.map(({ id, name }) => (
+                                <DropdownMenu.Item key={id} className="cursor-default truncate rounded-sm px-2 py-1 outline-none select-none data-[highlighted]:bg-raised" onSelect={() => void gestures.takeMasks(strip.id, id)}>
+                                    {name}
+                                </DropdownMenu.Item>
+                            ))}
+                        </DropdownMenu.Content>
+                    </DropdownMenu.Portal>
+                </DropdownMenu.Root>
+            )}
+            {hasFalloff && <Action label="Complement" title="Acts exactly where it did not: what these masks leave" onPress={() => void gestures.takeMasks(strip.id, strip.id, true)} />}
+        </div>
     );
 }
 
@@ -68,6 +98,11 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
     const kind = maskKinds.find((other) => other.key === mask.kind);
     const isAlone = useWork((state) => state.maskAlone === mask.id);
     const change = (part: MaskChange, label: string) => void gestures.change(strip.id, { masks: { [mask.id]: part } }, label);
+    // the first one stands alone: it holds back what it does not let through
+    const holdsRest = mask.join === 'intersect' || (isFirst && mask.join === 'add');
+    const lets = mask.lets ?? [0, 100];
+    const turned: [number, number] = [100 - lets[1], 100 - lets[0]];
+    const ownHand = (part: (value: number) => MaskChange, label: string) => thingHand<number | null>(strip.id, gestures, label, (value) => ({ masks: { [mask.id]: part(value ?? 0) } }));
     const hand = (name: string, label: string) => thingHand<Value>(strip.id, gestures, label, (value) => ({ masks: { [mask.id]: { values: { [name]: value } } } }));
     return (
         <div className={`rounded-md ${isOpen ? 'bg-raised/60 px-2 pt-1 pb-2' : ''}`}>
@@ -103,7 +138,7 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
                 <div className="mt-1 flex flex-col gap-1">
                     {Array.isArray(mask.values.strokes) && <p className="text-quiet">{mask.values.strokes.length === 1 ? '1 stroke' : `${mask.values.strokes.length} strokes`}; go on with Paint.</p>}
                     <Told says="How it goes together with the masks before it: only where both let through, where either does, or taken away">
-                        <ChoiceField label="Joins by" value={mask.join} choices={joins.map((join) => ({ value: join, label: join }))} onSet={(join) => change({ join }, 'Join of the mask')} />
+                        <ChoiceField label="Joins by" value={mask.join} choices={joins.map((join) => ({ value: join, label: join }))} onSet={(join) => change({ join, ...(mask.lets && !isFirst && (join === 'intersect') !== holdsRest ? { lets: turned } : {}) }, 'Join of the mask')} />
                     </Told>
                     <Told says="Lets through what it held back, and the other way round">
                         <ToggleField label="Inverted" value={mask.inverted} onSet={(inverted) => change({ inverted }, 'Invert the mask')} />
@@ -121,6 +156,41 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
                                 hand={hand(parameter.name, parameter.label)}
                             />
                         ))}
+                    {mask.on === 'scene' && (
+                        <>
+                            {!kind?.parameters.some(({ name }) => name === 'feather') && (
+                                <Told says="Softens it, however it came about">
+                                    <NumberField label="Feather" value={mask.feather ?? 0} unit="px" least={0} most={1000} step={0.5} rest={0} hand={ownHand((feather) => ({ feather }), 'Feather of the mask')} />
+                                </Told>
+                            )}
+                            <Told says={holdsRest ? 'How much it hides at most' : mask.join === 'add' ? 'How much it adds at most' : 'How much it takes away at most'}>
+                                <NumberField
+                                    label="Density"
+                                    value={holdsRest ? 100 - lets[0] : lets[1]}
+                                    unit="%"
+                                    least={holdsRest ? 100 - lets[1] : lets[0]}
+                                    most={100}
+                                    step={1}
+                                    rest={100}
+                                    hand={ownHand((density) => ({ lets: holdsRest ? [100 - density, lets[1]] : [lets[0], density] }), 'Density of the mask')}
+                                />
+                            </Told>
+                            {(holdsRest ? lets[1] < 100 : lets[0] > 0) && (
+                                <Told says={holdsRest ? 'What it holds back even where it lets through most' : 'What it does even where it is nothing'}>
+                                    <NumberField
+                                        label="Always"
+                                        value={holdsRest ? 100 - lets[1] : lets[0]}
+                                        unit="%"
+                                        least={0}
+                                        most={holdsRest ? 100 - lets[0] : lets[1]}
+                                        step={1}
+                                        rest={0}
+                                        hand={ownHand((always) => ({ lets: holdsRest ? [lets[0], 100 - always] : [always, lets[1]] }), 'Density of the mask')}
+                                    />
+                                </Told>
+                            )}
+                        </>
+                    )}
                 </div>
             )}
         </div>

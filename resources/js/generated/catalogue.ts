@@ -20,7 +20,7 @@ export const stripKinds: StripKind[] = [
                 "name": "picture",
                 "label": "Picture",
                 "type": "picture",
-                "section": "plate",
+                "section": "placing",
                 "unit": "",
                 "least": 0,
                 "most": 0,

@@ -217,6 +217,13 @@ export class Gestures {
         }
     }
 
+    /** Another strip's falloff as a copy in place of its own, or what a falloff leaves; of itself it is turned into that. */
+    async takeMasks(strip: string, from: string, complement = false): Promise<void> {
+        if (await this.outbox.put(this.of(strip, complement ? 'Complement' : 'Take the falloff', 'take-masks', { from, complement }))) {
+            work.choose(strip);
+        }
+    }
+
     async removeMask(strip: string, mask: string): Promise<void> {
         if (await this.outbox.put(this.of(strip, 'Delete mask', 'remove-mask', { mask }))) {
             work.choose(strip);

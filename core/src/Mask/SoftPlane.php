@@ -10,49 +10,51 @@ use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Raster\Gaussian;
 use Aumbrel\Core\Raster\Margin;
-use Aumbrel\Core\Raster\Polygon;
+use Closure;
 
-/** An outline's coverage of the pixels of a window, grown or shrunk, and feathered. */
-final readonly class OutlinePlane implements Plane
+/** What covers the pixels of a frame, grown or shrunk by an exact distance, and then feathered. */
+final readonly class SoftPlane implements Plane
 {
-    /** Curves are drawn as straight pieces that lie nowhere further off than this share of a pixel. */
-    private const TOLERANCE = 0.02;
-
     /** Sigma in pixels above which fewer pixels do. */
     private const WIDEST = 12.0;
 
-    public function __construct(private OutlineMask $outline, private Frame $frame)
+    /**
+     * @param  string  $name  all that the coverage depends on besides the frame
+     * @param  Closure(Planes, Frame): list<float>  $coverage  0..1 at the pixels of any frame
+     * @param  float  $grow  in the frame's coordinates; below 0 it shrinks
+     * @param  float  $feather  sigma, in the frame's coordinates
+     */
+    public function __construct(private string $name, private Closure $coverage, private float $grow, private float $feather, private Frame $frame)
     {
     }
 
     public function key(): string
     {
-        return 'outline '.hash('xxh128', serialize([$this->outline->path->toArray(), $this->outline->feather, $this->outline->grow]))." {$this->frame->key()}";
+        return "soft {$this->name} grown {$this->grow} feathered {$this->feather} {$this->frame->key()}";
     }
 
     /** @return list<float> */
     public function fill(Planes $planes): array
     {
-        $sigma = $this->outline->feather * $this->frame->pixelsPerUnit();
+        $sigma = $this->feather * $this->frame->pixelsPerUnit();
         $coarseness = 1;
         while ($sigma / $coarseness > self::WIDEST) {
             $coarseness *= 2;
         }
 
-        return $coarseness === 1 ? $this->on($this->frame) : $this->fromCoarse($coarseness);
+        return $coarseness === 1 ? $this->on($this->frame, $planes) : $this->fromCoarse($coarseness, $planes);
     }
 
     /** @return list<float> */
-    private function on(Frame $frame): array
+    private function on(Frame $frame, Planes $planes): array
     {
         $scale = $frame->pixelsPerUnit();
-        $sigma = $this->outline->feather * $scale;
-        $grow = $this->outline->grow * $scale;
+        $sigma = $this->feather * $scale;
+        $grow = $this->grow * $scale;
         $margin = $sigma > 0 || $grow != 0.0 ? (int) ceil(Gaussian::REACH * $sigma + abs($grow)) + 2 : 0;
         $padded = $frame->padded($margin);
         [$columns, $rows] = [$padded->window->columns, $padded->window->rows];
-        $points = array_map(static fn (array $point): array => $padded->toPixels->at(...$point), $this->outline->path->flattened(self::TOLERANCE / max(1e-6, $scale)));
-        $values = Polygon::coverage($points, $columns, $rows);
+        $values = ($this->coverage)($planes, $padded);
         if ($grow != 0.0) {
             $values = Edge::grown($values, $columns, $rows, $grow);
         }
@@ -68,12 +70,12 @@ final readonly class OutlinePlane implements Plane
      *
      * @return list<float>
      */
-    private function fromCoarse(int $coarseness): array
+    private function fromCoarse(int $coarseness, Planes $planes): array
     {
         $fine = $this->frame->window;
         $window = $fine->lattice($fine->step() * $coarseness);
         [$columns, $step] = [$window->columns, $window->step()];
-        $coarse = $this->on($this->frame->placement === null ? Frame::scene($window) : Frame::plate($window, $this->frame->placement));
+        $coarse = $this->on($this->frame->placement === null ? Frame::scene($window) : Frame::plate($window, $this->frame->placement), $planes);
         $values = [];
         for ($row = 0; $row < $fine->rows; $row++) {
             $v = ($fine->yOf($row) - $window->yOf(0)) / $step;

@@ -15,12 +15,13 @@ test('mixes as the browser does', async ({ page }) => {
     for (const alpha of [false, true]) {
         for (const mode of MODES) {
             const ours = Buffer.from(run('php', 'tests/browser/blend.php', mode, String(SIDE), alpha ? 'alpha' : 'opaque'), 'base64');
-            const [below, above, out] = [0, 1, 2].map((part) => Array.from(ours.subarray(part * SIDE * SIDE * 4, (part + 1) * SIDE * SIDE * 4)));
+            const [below, above, out] = [0, 1, 2].map((part) => ours.subarray(part * SIDE * SIDE * 4, (part + 1) * SIDE * SIDE * 4).toString('base64'));
             const largest = await page.evaluate(
                 ({ side, mode, below, above, out, alpha }) => {
-                    const layer = (bytes: number[]) => {
+                    const bytesOf = (base64: string) => Uint8ClampedArray.from(atob(base64), (character) => character.charCodeAt(0));
+                    const layer = (base64: string) => {
                         const canvas = new OffscreenCanvas(side, side);
-                        canvas.getContext('2d', { willReadFrequently: true })!.putImageData(new ImageData(new Uint8ClampedArray(bytes), side, side), 0, 0);
+                        canvas.getContext('2d', { willReadFrequently: true })!.putImageData(new ImageData(bytesOf(base64), side, side), 0, 0);
                         return canvas;
                     };
                     const ground = layer(below);
@@ -28,13 +29,14 @@ test('mixes as the browser does', async ({ page }) => {
                     context.globalCompositeOperation = ({ normal: 'source-over', add: 'lighter' } as Record<string, GlobalCompositeOperation>)[mode] ?? (mode.replace(' ', '-') as GlobalCompositeOperation);
                     context.drawImage(layer(above), 0, 0);
                     const theirs = context.getImageData(0, 0, side, side).data;
+                    const ourOut = bytesOf(out);
                     let worst = 0;
-                    for (let at = 0; at < out.length; at += 4) {
+                    for (let at = 0; at < ourOut.length; at += 4) {
                         const opacity = theirs[at + 3]! / 255;
                         for (let channel = 0; channel < 4; channel++) {
                             // premultiplied, since colours of next to no opacity say nothing
                             const weight = channel === 3 || !alpha ? 1 : opacity;
-                            worst = Math.max(worst, Math.abs(theirs[at + channel]! - out[at + channel]!) * weight);
+                            worst = Math.max(worst, Math.abs(theirs[at + channel]! - ourOut[at + channel]!) * weight);
                         }
                     }
                     return worst;

@@ -318,6 +318,9 @@ it('joins what one source throws, and multiplies what several do', function (): 
     $off = array_map(static fn (float $one, float $other, float $both): float => abs(max($one, $other) - $both), $first, $second, $both);
     expect(max($off))->toBeLessThan(0.002)->and(count(array_filter($first, static fn (float $v, int $k): bool => $v > 0.3 && $second[$k] > 0.3, ARRAY_FILTER_USE_BOTH)))->toBeGreaterThan(20);
     expect(max($own(['masks' => [['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [0, 0], 'to' => [1, 0], 'stops' => [['offset' => 0, 'value' => 1], ['offset' => 1, 'value' => 1]]]]]])))->toEqualWithDelta(1 - 0.6 * 0.4, 0.01);
+    // nor one that acts on some tones only, or is kept off a plate
+    expect(max($own(['tones' => ['darks' => [0, 0.01], 'brights' => [1, 1]]])))->toEqualWithDelta(1 - 0.6 * 0.4, 0.01)
+        ->and(max($own(['keptOff' => ['plates' => ['post']]])))->toEqualWithDelta(1 - 0.6 * 0.4, 0.01);
 });
 
 it('thins toward its tip, and fills insides on request', function (): void {

@@ -16,15 +16,10 @@ use Aumbrel\Core\Scene\ShadowsOf;
  * All shadows of a plate in one action, each adjustable by itself: by every source, and where it touches; of what hangs also by the
  * light of the room. They are held in a group under the plate.
  */
-final class CastShadows extends Gesture
+final class CastShadows extends OfStrip
 {
     public function __construct(private readonly SceneStore $store)
     {
-    }
-
-    public function rules(): array
-    {
-        return ['strip' => 'required|string|max:40', 'revision' => 'sometimes|integer|min:0'];
     }
 
     public function label(Asked $asked): string

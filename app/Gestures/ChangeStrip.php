@@ -25,7 +25,7 @@ use Aumbrel\Core\Scene\Scene as Document;
  */
 final class ChangeStrip extends Gesture
 {
-    private const REPLACED = ['name', 'mode', 'level', 'amount', 'contrast', 'muted', 'locked'];
+    private const REPLACED = ['name', 'mode', 'level', 'amount', 'contrast', 'muted', 'locked', 'closed'];
 
     /** What null takes away. */
     private const NAMED = ['confinedTo', 'source', 'complements', 'tones', 'keptOff'];
@@ -52,6 +52,7 @@ final class ChangeStrip extends Gesture
             "{$prefix}contrast" => 'sometimes|numeric',
             "{$prefix}muted" => 'sometimes|boolean',
             "{$prefix}locked" => 'sometimes|boolean',
+            "{$prefix}closed" => 'sometimes|boolean',
             "{$prefix}confinedTo" => 'sometimes|nullable|string|max:40',
             "{$prefix}complements" => 'sometimes|nullable|string|max:40',
             "{$prefix}source" => 'sometimes|nullable|string|max:40',

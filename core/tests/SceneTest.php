@@ -81,7 +81,7 @@ it('reads version 1 as before and writes version 2', function (): void {
     expect(json_decode(Scene::read($written, Registry::kinds())->toJson(), true))->toEqual($written);
 });
 
-it('refuses a closed group rather than letting it light what lies below', function (): void {
-    $group = fn (bool $closed): array => sceneArray(['strips' => [['id' => 'g', 'kind' => 'group', 'closed' => $closed, 'strips' => []]]]);
-    expect(Scene::read($group(false), Registry::kinds())->strips)->toHaveCount(1)->and(fn () => Scene::read($group(true), Registry::kinds()))->toThrow(SceneError::class, 'strips[0].closed');
+it('keeps what a closed group says, of groups only', function (): void {
+    $strips = Scene::read(sceneArray(['strips' => [['id' => 'g', 'kind' => 'group', 'closed' => true, 'mode' => 'multiply', 'strips' => []], ['id' => 'h', 'kind' => 'group', 'strips' => []]]]), Registry::kinds())->toArray()['strips'];
+    expect($strips[0])->toMatchArray(['closed' => true, 'mode' => 'multiply'])->and($strips[1])->not->toHaveKey('closed');
 });

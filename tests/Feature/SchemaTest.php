@@ -43,7 +43,7 @@ it('refuses what the core refuses', function (Closure $spoil): void {
         $scene['sources'] = [['id' => 'lamp']];
     }],
     [function (array &$scene): void {
-        $scene['strips'][] = ['id' => 'g', 'kind' => 'group', 'closed' => true];
+        $scene['strips'][] = ['id' => 'g', 'kind' => 'group', 'closed' => 'half'];
     }],
     [function (array &$scene): void {
         $scene['size'] = [0, 5];

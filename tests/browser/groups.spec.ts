@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { newScene, pngOf, settled, written } from './help';
+import { newScene, pngOf, settled, unfold, written } from './help';
 
 const ground = pngOf(320, 200, () => [90, 96, 110]);
 
@@ -57,4 +57,14 @@ test('strips are held together, carried in and out, duplicated, muted together a
     await page.keyboard.press('Control+z');
     await settled(page);
     expect((await desk(page, scene)).length).toBe(6);
+
+    // closed, it is mixed like a plate in a mode of its own
+    await card('Group').click({ position: { x: 40, y: 10 } });
+    await unfold(page, 'Mix');
+    const bench = page.getByRole('complementary', { name: 'Bench' });
+    await expect(bench.getByLabel('Mode')).toHaveCount(0);
+    await written(page, () => bench.getByLabel('Group is').selectOption('closed'));
+    await written(page, () => bench.getByLabel('Mode', { exact: true }).selectOption('screen'));
+    const held = ((await (await page.request.get(`/api/scenes/${scene}`)).json()) as { strips: (Strip & { closed?: boolean; mode: string })[] }).strips.find((strip) => strip.name === 'Group');
+    expect(held).toMatchObject({ closed: true, mode: 'screen' });
 });

@@ -17,17 +17,29 @@ final class Confinement
     /** @var array<string, int> the place of each strip in the stack */
     private readonly array $heights;
 
-    public function __construct(private readonly Sites $sites, StripLayers $layers)
+    /**
+     * @param  list<Strip>  $strips  of one stack: the scene's, or a closed group's, which sees its own plates only
+     * @param  int  $number  of the stack
+     */
+    public function __construct(private readonly Sites $sites, StripLayers $layers, array $strips, int $number = 0)
     {
-        $every = $sites->scene->everyStrip();
-        $this->heights = array_flip(array_map(static fn (Strip $strip): string => $strip->id, $every));
-        foreach ($every as $strip) {
+        $this->heights = array_flip(array_map(static fn (Strip $strip): string => $strip->id, $sites->scene->everyStrip()));
+        foreach (self::stack($strips) as $strip) {
             foreach ([$strip->confinedTo, ...array_map(static fn (Layer $layer): ?string => $layer->within, $layers->of($strip))] as $plate) {
                 if ($plate !== null) {
-                    $this->lines[$plate] ??= 'uncovered'.count($this->lines);
+                    $this->lines[$plate] ??= "uncovered{$number}_".count($this->lines);
                 }
             }
         }
+    }
+
+    /**
+     * @param  list<Strip>  $strips
+     * @return list<Strip> with what open groups hold
+     */
+    private static function stack(array $strips): array
+    {
+        return array_merge(...array_map(static fn (Strip $strip): array => [$strip, ...($strip->closed ? [] : self::stack($strip->strips))], $strips));
     }
 
     /** Writes what is uncovered before anything lies above the plates: all of them; nothing of one that is not there. */

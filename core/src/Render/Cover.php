@@ -64,6 +64,24 @@ final readonly class Cover
         return $this->keep($cover);
     }
 
+    /**
+     * The cover of what a closed group has made: that where it is, times the group's fader, masks and confinement.
+     *
+     * @param  list<string>  $confinement  lines
+     * @param  string  $alpha  the line of where it is
+     * @param  string  $share  the line that keeps the group's part alone
+     */
+    public function ofClosed(Strip $strip, array $confinement, string $alpha, string $share): string
+    {
+        $this->begin();
+        $cover = $this->kernel->variable('cover');
+        $this->kernel->line("{$cover} = {$this->kernel->number($strip->amount)};");
+        $this->shape($strip, $cover, $confinement);
+        $this->kernel->line("{$this->kernel->stored($share)} = {$cover}; {$cover} *= {$this->kernel->stored($alpha)};");
+
+        return $this->keep($cover, $strip->mode === BlendMode::Illuminate);
+    }
+
     /** Hands first and last column on to another kernel. */
     public function handOn(): void
     {

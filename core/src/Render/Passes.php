@@ -38,8 +38,14 @@ final class Passes
     private int $kept = 0;
 
     /** @param  bool  $opaque  whether everything lies on an opaque ground */
-    public function __construct(private readonly Inliner $inliner, public readonly bool $opaque)
+    public function __construct(private readonly Inliner $inliner, private bool $opaque)
     {
+    }
+
+    /** Whether everything lies on an opaque ground. */
+    public function isOpaque(): bool
+    {
+        return $this->opaque;
     }
 
     /** @return list<PlanStep> */
@@ -126,6 +132,34 @@ final class Passes
     {
         $this->mixWaiting();
         $this->passes[] = new Keep(array_flip($lines));
+    }
+
+    /** Goes on over nothing; gives what {@see back()} needs. */
+    public function overNothing(): Underneath
+    {
+        $this->toEncoded();
+        $before = new Underneath($this->keep(), $this->opaque, $this->exceeds);
+        $kernel = $this->writer();
+        $kernel->loop();
+        foreach (['r', 'g', 'b', 'a'] as $line) {
+            $kernel->line("{$kernel->stored($line)} = 0.0;");
+        }
+        $this->add($kernel);
+        $this->opaque = $this->exceeds = false;
+
+        return $before;
+    }
+
+    /** @return array<string, string> the lines that hold what was made over nothing, by channel; what was there before lies where it lay */
+    public function back(Underneath $before): array
+    {
+        $this->toEncoded();
+        $made = $this->keep();
+        $this->takeBack($before->lines);
+        $this->opaque = $before->isOpaque;
+        $this->exceeds = $before->exceeds;
+
+        return $made;
     }
 
     public function isLinear(): bool

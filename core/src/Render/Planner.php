@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Blend\BlendMode;
-use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Inliner;
@@ -34,17 +33,22 @@ final class Planner
 
     private readonly StripLayers $layers;
 
-    private readonly Confinement $confinement;
+    private readonly ToneLines $tones;
+
+    private Confinement $confinement;
 
     private Passes $passes;
+
+    /** How many stacks over nothing there are so far: closed groups. */
+    private int $closed = 0;
+
+    /** @var list<array{Strip, Layer, list<string>}> the plates in the closed group that is being planned, with the lines of how much there is of them */
+    private array $inside = [];
 
     /** @var array<string, string> the line that holds a tapped strip's pixels, by strip */
     private array $taps = [];
 
     private int $checkpoint = 0;
-
-    /** So many lines hold tones that pass. */
-    private int $toneLines = 0;
 
     /** Whether the strip that is being changed has been planned. */
     private bool $isAbove = false;
@@ -67,7 +71,8 @@ final class Planner
     ) {
         $this->sites = new Sites($scene, $window, $shelf);
         $this->layers = new StripLayers($this->sites);
-        $this->confinement = new Confinement($this->sites, $this->layers);
+        $this->confinement = new Confinement($this->sites, $this->layers, []);
+        $this->tones = new ToneLines;
         $this->passes = new Passes($inliner, false);
     }
 
@@ -82,7 +87,7 @@ final class Planner
         $this->stack($strips);
         $this->passes->toEncoded();
         $kernel = $this->passes->writer();
-        (new Output($kernel, $this->as))->picture('out', $this->passes->opaque, $bits, $this->passes->exceeds());
+        (new Output($kernel, $this->as))->picture('out', $this->passes->isOpaque(), $bits, $this->passes->exceeds());
         $this->passes->add($kernel);
 
         return new Plan($this->passes->all(), ['out'], $this->checkpoint);
@@ -96,13 +101,14 @@ final class Planner
      */
     public function passing(array $below, Strip $strip, int $bits): Plan
     {
-        $this->stack($below);
         $limits = $strip->tones ?? ToneLimits::open();
-        if ($strip->isGroup() && $limits->ofItself) {
-            $this->strips($strip->strips);
-        }
+        $this->stack(match (true) {
+            ! $strip->isGroup() || ! $limits->ofItself => $below,
+            $strip->closed => $strip->strips,
+            default => [...$below, ...$strip->strips],
+        });
         $this->passes->toEncoded();
-        $lines = $limits->ofItself && ! $strip->isGroup() ? array_map(fn (Layer $layer): array => [$this->tonesOf($limits, $layer), $layer], $this->layers->of($strip)) : [[$this->tonesBelow($limits), null]];
+        $lines = $limits->ofItself && ! $strip->isGroup() ? array_map(fn (Layer $layer): array => [$this->tones->of($this->passes, $limits, $layer), $layer], $this->layers->of($strip)) : [[$this->tones->below($this->passes, $limits), null]];
         $kernel = $this->passes->writer();
         $kernel->loop();
         $pass = $kernel->variable('pass');
@@ -141,6 +147,7 @@ final class Planner
     /** @param  list<Strip>  $strips */
     private function stack(array $strips): void
     {
+        $this->confinement = new Confinement($this->sites, $this->layers, $strips);
         $ground = isset($strips[0]) && $strips[0]->id === ($this->scene->strips[0] ?? null)?->id ? $this->ground($strips[0]) : null;
         $this->passes = new Passes($this->inliner, $ground !== null);
         $this->confinement->begin($this->passes);
@@ -210,7 +217,7 @@ final class Planner
 
     private function isJoinable(Strip $strip): bool
     {
-        if (! $this->passes->opaque || $strip->isGroup() || $strip->kind instanceof Pictured || in_array($strip->id, $this->tapped, true)) {
+        if (! $this->passes->isOpaque() || $strip->isGroup() || $strip->kind instanceof Pictured || in_array($strip->id, $this->tapped, true)) {
             return false;
         }
         foreach ($this->layers->of($strip) as $layer) {
@@ -281,7 +288,7 @@ final class Planner
         } elseif ($ground !== null) {
             $this->groundLayer($ground);
         } elseif ($strip->amount > 0) {
-            $tones = $strip->activeTones()?->ofItself === false ? [$this->tonesBelow($strip->activeTones())] : [];
+            $tones = $strip->activeTones()?->ofItself === false ? [$this->tones->below($this->passes, $strip->activeTones())] : [];
             foreach ($this->layers->of($strip) as $layer) {
                 $this->layer($strip, $layer, $run, $tones);
             }
@@ -303,13 +310,16 @@ final class Planner
     private function layer(Strip $strip, Layer $layer, int $run, array $tones): void
     {
         $this->space($strip, $layer, $run);
-        $tones = $strip->activeTones()?->ofItself === true ? [$this->tonesOf($strip->activeTones(), $layer)] : $tones;
+        $tones = $strip->activeTones()?->ofItself === true ? [$this->tones->of($this->passes, $strip->activeTones(), $layer)] : $tones;
         $covered = $strip->kind instanceof Pictured ? $this->confinement->under($strip) : [];
         if ($covered === [] && $this->mayWait($strip, $layer)) {
             $this->passes->mixLater(KernelLayer::branches($layer->mode), fn (KernelWriter $kernel): KernelLayer => $this->evenLayer($kernel, $layer));
         } else {
             $kernel = $this->passes->writer();
             $confinement = [...$this->confinement->of($strip, $layer), ...$tones];
+            if ($strip->kind instanceof Pictured) {
+                $this->inside[] = [$strip, $layer, $confinement];
+            }
             $cover = new Cover($kernel, $this->sites);
             $line = $cover->of($strip, $layer, $confinement, $covered);
             if (! $strip->kind instanceof Pictured && ! $layer->field->readsBelow() && $this->isWorthKeeping($strip, $confinement)) {
@@ -374,42 +384,10 @@ final class Planner
         return $layer->readsBelow() || $strip->activeTones() !== null;
     }
 
-    /** Works out how much of the tones of the picture as it is now passes; gives the line that holds it. */
-    private function tonesBelow(ToneLimits $limits): string
-    {
-        $this->passes->toEncoded();
-        $kernel = $this->passes->writer();
-        $kernel->loop();
-        $line = $this->share($kernel, $limits, array_map($kernel->stored(...), ['r', 'g', 'b']));
-        $this->passes->add($kernel);
-
-        return $line;
-    }
-
-    /** The same of a layer's own tones. */
-    private function tonesOf(ToneLimits $limits, Layer $layer): string
-    {
-        $kernel = $this->passes->writer();
-        $kernel->loop();
-        $line = $this->share($kernel, $limits, $layer->tint->write($kernel, BlendMode::Normal));
-        $this->passes->add($kernel, $layer->field->extent());
-
-        return $line;
-    }
-
-    /** @param  array<int, string>  $colour  expressions of three encoded values */
-    private function share(KernelWriter $kernel, ToneLimits $limits, array $colour): string
-    {
-        $line = 'tones'.$this->toneLines++;
-        $kernel->inline([ToneLimits::class, 'share'], [(string) $kernel->expression([Luma::class, 'of'], array_values($colour)), ...array_map($kernel->number(...), $limits->numbers())], $kernel->stored($line));
-
-        return $line;
-    }
-
     /** Whether a layer can be mixed together with its neighbours. */
     private function mayWait(Strip $strip, Layer $layer): bool
     {
-        return $this->passes->opaque && $this->isEven($strip, $layer) && $layer->tint->isDirect() && ! $layer->mode->readsWholeColour();
+        return $this->passes->isOpaque() && $this->isEven($strip, $layer) && $layer->tint->isDirect() && ! $layer->mode->readsWholeColour();
     }
 
     /**
@@ -438,13 +416,20 @@ final class Planner
 
     private function group(Strip $strip): void
     {
+        $limits = $strip->activeTones();
+        $tones = $limits?->ofItself === false ? [$this->tones->below($this->passes, $limits)] : [];
+        $strip->closed ? $this->closed($strip, $tones) : $this->open($strip, $tones);
+    }
+
+    /** @param  list<string>  $tones  the line that says how much of the tones below passes */
+    private function open(Strip $strip, array $tones): void
+    {
         $this->passes->toEncoded();
         $before = $this->passes->keep();
         $limits = $strip->activeTones();
-        $tones = $limits?->ofItself === false ? [$this->tonesBelow($limits)] : [];
         $this->strips($strip->strips);
         $this->passes->toEncoded();
-        $tones = $limits?->ofItself === true ? [$this->tonesBelow($limits)] : $tones;
+        $tones = $limits?->ofItself === true ? [$this->tones->below($this->passes, $limits)] : $tones;
         $confinement = [...$this->confinement->of($strip, null), ...$tones];
         if ($strip->amount >= 1 && $strip->activeMasks() === [] && $strip->keptOff === null && $confinement === []) {
             return;
@@ -455,8 +440,59 @@ final class Planner
         if ($this->isWorthKeeping($strip, $confinement)) {
             [$kernel, $line] = $this->handedOn($kernel, $cover);
         }
-        (new Mixer($kernel, $this->passes->opaque, false))->group($before, $line);
+        (new Mixer($kernel, $this->passes->isOpaque(), false))->group($before, $line);
         $this->passes->add($kernel);
+    }
+
+    /**
+     * What a closed group holds is put together over nothing, and the outcome mixed like a plate.
+     *
+     * @param  list<string>  $tones  the line that says how much of the tones below passes
+     */
+    private function closed(Strip $strip, array $tones): void
+    {
+        [$around, $others] = [$this->confinement, $this->inside];
+        $before = $this->passes->overNothing();
+        $this->inside = [];
+        $this->confinement = new Confinement($this->sites, $this->layers, $strip->strips, ++$this->closed);
+        $this->confinement->begin($this->passes);
+        $this->strips($strip->strips);
+        $this->passes->toEncoded();
+        $limits = $strip->activeTones();
+        $tones = $limits?->ofItself === true ? [$this->tones->below($this->passes, $limits)] : $tones;
+        $exceeds = $this->passes->exceeds();
+        $made = $this->passes->back($before);
+        $this->confinement = $around;
+        $share = "share{$this->closed}";
+        $kernel = $this->passes->writer();
+        $line = (new Cover($kernel, $this->sites))->ofClosed($strip, [...$around->of($strip, null), ...$tones], $made['a'], $share);
+        $colour = [$kernel->stored($made['r']), $kernel->stored($made['g']), $kernel->stored($made['b'])];
+        if ($exceeds && ! $strip->mode->isLinear() && $strip->mode !== BlendMode::Normal) {
+            // the formulas of the standard are for what can be shown
+            $colour = array_map(static fn (string $channel): string => "({$channel} < 1.0 ? {$channel} : 1.0)", $colour);
+        }
+        $this->passes->mix($kernel, new KernelLayer($strip->mode, $line, "(1.0 - {$line})", true, $colour, false, $this->passes->exceeds()), null);
+        $this->passes->setExceeds($this->passes->exceeds() || $exceeds || $strip->mode->mayExceed());
+        $inside = array_map(static fn (array $plate): array => [$plate[0], $plate[1], [...$plate[2], $share]], $this->inside);
+        foreach ($inside as [$plate, $layer, $lines]) {
+            $this->coverBeyond($plate, $layer, $lines);
+        }
+        $this->inside = [...$others, ...$inside];
+    }
+
+    /**
+     * A plate in a closed group covers the plates below it that something outside is confined to, as far as the group is there.
+     *
+     * @param  list<string>  $lines  how much there is of it
+     */
+    private function coverBeyond(Strip $plate, Layer $layer, array $lines): void
+    {
+        $covered = $this->confinement->under($plate);
+        if ($covered !== []) {
+            $kernel = $this->passes->writer();
+            (new Cover($kernel, $this->sites))->of($plate, $layer, $lines, $covered);
+            $this->passes->add($kernel);
+        }
     }
 
     /**
@@ -481,7 +517,7 @@ final class Planner
         $this->strip($strip, 1, $ground);
         $this->passes->toEncoded();
         $kernel = $this->passes->writer();
-        (new Output($kernel, $this->as))->difference($line, $before, $this->passes->opaque, $this->bits);
+        (new Output($kernel, $this->as))->difference($line, $before, $this->passes->isOpaque(), $this->bits);
         $this->passes->add($kernel);
         if ($strip->muted) {
             $this->passes->takeBack($before);

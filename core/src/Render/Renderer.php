@@ -105,8 +105,9 @@ final class Renderer
      */
     public function passing(Scene $scene, Window $window, string $id): Picture
     {
-        [$below, $strip] = $this->under($this->lit($scene), $id);
-        [, $bytes] = $this->run($this->planner($below, $window)->passing($below->strips, $strip, 8), $window, self::FORMATS[8]);
+        $lit = $this->lit($scene);
+        [$below, $strip] = $lit->under($id);
+        [, $bytes] = $this->run($this->planner($lit, $window)->passing($below, $strip, 8), $window, self::FORMATS[8]);
 
         return new Picture($window->columns, $window->rows, 8, $bytes['out'], 0);
     }
@@ -120,30 +121,17 @@ final class Renderer
      */
     public function tones(Scene $scene, Window $window, string $id, bool $ofItself): array
     {
-        [$below, $strip] = $this->under($this->lit($scene), $id);
-        $all = match (true) {
+        $lit = $this->lit($scene);
+        [$below, $strip] = $lit->under($id);
+        $strips = match (true) {
             ! $ofItself => $below,
-            $strip->isGroup() => $below->with([...$below->strips, ...$strip->strips]),
-            default => $below->with([$strip->byItself()->masked([...$strip->cutOut(), ...$strip->emitter()])]),
+            $strip->closed => $strip->strips,
+            $strip->isGroup() => [...$below, ...$strip->strips],
+            default => [$strip->byItself()->masked([...$strip->cutOut(), ...$strip->emitter()])],
         };
-        [, $bytes] = $this->run($this->planner($all, $window)->picture($all->strips, 8), $window, self::FORMATS[8]);
+        [, $bytes] = $this->run($this->planner($lit, $window)->picture($strips, 8), $window, self::FORMATS[8]);
 
         return Tones::counted($bytes['out']);
-    }
-
-    /**
-     * What lies below a strip, in the scene and in the groups that hold it, and the strip.
-     *
-     * @return array{Scene, Strip}
-     *
-     * @throws SceneError when there is no such strip
-     */
-    private function under(Scene $scene, string $id): array
-    {
-        $strip = $scene->find($id) ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
-        $muted = $scene->changing($id, static fn (Strip $other): Strip => $other->driven($other->kind, $other->level, true));
-
-        return [$muted->with($muted->upTo($id)), $strip];
     }
 
     /**

@@ -11,7 +11,10 @@ use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Value\Values;
 
-/** Strips held together: one fader and one set of masks over what they do to the picture below. */
+/**
+ * Strips held together: one fader and one set of masks over what they do. An open group does it to the picture below, in which
+ * its mode counts for nothing; a closed one to nothing, and the outcome is mixed like a plate in the group's mode.
+ */
 final readonly class Group implements StripKind
 {
     use Plain;

@@ -206,6 +206,39 @@ final readonly class Scene
     }
 
     /**
+     * What lies below a strip in the stack that it is mixed in, the scene's or a closed group's, and the strip.
+     *
+     * @return array{list<Strip>, Strip}
+     *
+     * @throws SceneError when there is no such strip
+     */
+    public function under(string $id): array
+    {
+        $strip = $this->find($id) ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+
+        return [self::lower($this->strips, $id) ?? [], $strip];
+    }
+
+    /**
+     * @param  list<Strip>  $strips
+     * @return list<Strip>|null
+     */
+    private static function lower(array $strips, string $id): ?array
+    {
+        foreach ($strips as $at => $strip) {
+            if ($strip->id === $id) {
+                return array_slice($strips, 0, $at);
+            }
+            $inside = $strip->isGroup() ? self::lower($strip->strips, $id) : null;
+            if ($inside !== null) {
+                return $strip->closed ? $inside : [...array_slice($strips, 0, $at), $strip->holding($inside)];
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * @param  list<Strip>  $strips
      * @return list<Strip>|null
      */

@@ -89,7 +89,7 @@ final readonly class Standings implements Grounds
 
     private function isPlain(Strip $strip): bool
     {
-        return ! $strip->muted && $strip->activeMasks() === [] && $strip->confinedTo === null && $strip->complements === null && $strip->activeTones() === null && ($strip->keptOff->plates ?? []) === [];
+        return ! $strip->muted && ! $strip->closed && $strip->activeMasks() === [] && $strip->confinedTo === null && $strip->complements === null && $strip->activeTones() === null && ($strip->keptOff->plates ?? []) === [];
     }
 
     /** Null when it is no plate, or nothing of it is there. */

@@ -35,6 +35,7 @@ final readonly class Strip
      * @param  array<string, mixed>  $unknown  fields that nobody knows, kept for the way out
      * @param  KeptOff|null  $keptOff  the plates that it stays off
      * @param  ToneLimits|null  $tones  the tones between which it acts
+     * @param  bool  $closed  whether what a group holds is put together over nothing and then mixed like a plate
      * @param  bool  $locked  whether a press on the picture neither chooses nor moves it
      */
     public function __construct(
@@ -56,6 +57,7 @@ final readonly class Strip
         public bool $locked = false,
         public ?ToneLimits $tones = null,
         public ?KeptOff $keptOff = null,
+        public bool $closed = false,
     ) {
     }
 
@@ -71,10 +73,6 @@ final readonly class Strip
         self::inValues($field, static fn () => $built->check($mode));
         $isLight = $kind::family()->fadesInStops();
         $isGroup = $kind === Group::class;
-        if ($isGroup && $fields->toggle('closed', false)) {
-            throw new SceneError("{$field}.closed", 'this version of Aumbrel knows open groups only, and would let this one light what lies below; open it with a newer one');
-        }
-
         $masks = self::each($fields->list('masks', self::MOST_MASKS), "{$field}.masks", static fn (mixed $raw, string $field): MaskEntry => MaskEntry::read($raw, $field, $kinds));
         foreach ($masks as $at => $mask) {
             if ($mask->on === Ground::Plate && $kind::family() !== Family::Plate) {
@@ -101,6 +99,7 @@ final readonly class Strip
             complements: self::complements($fields, $masks),
             contrast: $isLight ? $fields->number('contrast', 0, -100, 100, '%') / 100 : 0.0,
             locked: $fields->toggle('locked', false),
+            closed: $isGroup && $fields->toggle('closed', false),
             keptOff: $fields->has('keptOff') ? KeptOff::read($fields->take('keptOff'), "{$field}.keptOff") : null,
             tones: $fields->has('tones') ? ToneLimits::read($fields->take('tones'), "{$field}.tones") : null,
             unknown: $fields->rest(),
@@ -217,6 +216,7 @@ final readonly class Strip
             ...($isLight ? ['level' => $this->level] : ['amount' => $this->amount * 100]),
             'muted' => $this->muted,
             ...($this->locked ? ['locked' => true] : []),
+            ...($this->closed ? ['closed' => true] : []),
             ...($this->confinedTo === null ? [] : ['confinedTo' => $this->confinedTo]),
             ...($this->source === null ? [] : ['source' => $this->source]),
             ...($this->contrast === 0.0 ? [] : ['contrast' => $this->contrast * 100]),

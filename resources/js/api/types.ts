@@ -74,6 +74,8 @@ export type Strip = {
     muted: boolean;
     /** a press on the picture neither chooses nor moves it */
     locked?: boolean;
+    /** of groups: it lights only what it holds, and is then mixed like a plate */
+    closed?: boolean;
     confinedTo?: string;
     /** the source that it hangs on */
     source?: string;
@@ -187,6 +189,7 @@ export type StripChange = {
     contrast?: number;
     muted?: boolean;
     locked?: boolean;
+    closed?: boolean;
     confinedTo?: string | null;
     source?: string | null;
     complements?: string | null;

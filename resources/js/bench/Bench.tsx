@@ -227,7 +227,20 @@ function Mix({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures:
                     />
                 </Told>
             )}
-            {strip.family !== 'group' && (
+            {strip.family === 'group' && (
+                <Told says="Open: its lights fall on what lies below too. Closed: only on what it holds, and the whole is mixed like a plate">
+                    <ChoiceField
+                        label="Group is"
+                        value={strip.closed ? 'closed' : 'open'}
+                        choices={[
+                            { value: 'open', label: 'open' },
+                            { value: 'closed', label: 'closed' },
+                        ]}
+                        onSet={(is) => void gestures.change(strip.id, { closed: is === 'closed' }, is === 'closed' ? 'Close the group' : 'Open the group')}
+                    />
+                </Told>
+            )}
+            {(strip.family !== 'group' || strip.closed) && (
                 <>
                     <Told says="How it is mixed with what lies beneath: as light, or as tones are laid over each other">
                         <ChoiceField label="Mode" value={strip.mode} choices={modes.map((mode) => ({ value: mode, label: mode }))} onSet={(mode) => void gestures.change(strip.id, { mode }, 'Mode')} />

@@ -75,13 +75,14 @@ final class SceneSchema
                     'allOf' => array_map(self::ofKind(...), SceneSource::KINDS),
                 ],
                 'mask' => [
-                    'type' => 'object', 'required' => ['id', 'kind'],
+                    'type' => 'object', 'required' => ['id'],
                     'properties' => [
-                        'id' => self::ID, 'kind' => ['enum' => array_map(static fn (string $kind): string => $kind::key(), Registry::kinds()->masks)],
+                        'id' => self::ID, 'uses' => self::ID, 'kind' => ['enum' => array_map(static fn (string $kind): string => $kind::key(), Registry::kinds()->masks)],
                         'on' => ['enum' => array_column(Ground::cases(), 'value')], 'join' => ['enum' => array_column(Join::cases(), 'value')], 'inverted' => ['type' => 'boolean'], 'off' => ['type' => 'boolean'],
-                        'feather' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1000], 'lets' => ['type' => 'array', 'items' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100], 'minItems' => 2, 'maxItems' => 2],
+                        'feather' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1000], 'grow' => ['type' => 'number', 'minimum' => -1000, 'maximum' => 1000], 'lets' => ['type' => 'array', 'items' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100], 'minItems' => 2, 'maxItems' => 2],
                     ],
-                    'allOf' => array_map(self::ofKind(...), Registry::kinds()->masks),
+                    // its shape is that of another one, or its own
+                    'anyOf' => [['required' => ['uses']], ['required' => ['kind'], 'allOf' => array_map(self::ofKind(...), Registry::kinds()->masks)]],
                 ],
                 'strip' => [
                     'type' => 'object', 'required' => ['id', 'kind'],

@@ -65,6 +65,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
             Route::post('picture', [PictureController::class, 'picture']);
             Route::post('modes', [PictureController::class, 'modes']);
             Route::post('readings', ReadingController::class);
+            Route::post('masks', [PictureController::class, 'masks']);
             Route::post('contributions', [PictureController::class, 'contributions']);
             Route::post('colour', ColourController::class);
             Route::post('tones', ToneController::class);

@@ -9,6 +9,7 @@ use App\Scenes\OwnFalloff;
 use App\Scenes\Pulling;
 use App\Scenes\ScenePart;
 use App\Scenes\SceneStore;
+use App\Scenes\UsedMasks;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Reading\Compass;
@@ -31,6 +32,9 @@ final class ChangeStrip extends Gesture
     private const NAMED = ['confinedTo', 'source', 'complements', 'tones', 'keptOff'];
 
     private const FIELDS = [...self::REPLACED, ...self::NAMED, 'values', 'turn', 'at', 'walk', 'pull', 'masks'];
+
+    /** What a mask has by itself, whosever shape it has. */
+    private const OF_MASK = ['join', 'inverted', 'off', 'lets'];
 
     public function __construct(private readonly SceneStore $store)
     {
@@ -110,11 +114,31 @@ final class ChangeStrip extends Gesture
             $strip += $other === null ? [] : [$name => $other];
         }
         $strip['values'] = array_replace(FlatScene::fields($strip['values'] ?? []), FlatScene::fields($change['values'] ?? []), $moved);
+        $scene = $scene->with(['strips' => [$id => $strip]]);
         foreach (FlatScene::fields($change['masks'] ?? [], 'masks') as $mask => $part) {
-            $strip['masks'] = self::withMask(FlatScene::fields($strip['masks'] ?? []), (string) $mask, FlatScene::fields($part, "masks.{$mask}"));
+            $scene = self::maskChanged($scene, $id, (string) $mask, FlatScene::fields($part, "masks.{$mask}"));
         }
 
-        return $scene->with(['strips' => [$id => $strip]]);
+        return $scene;
+    }
+
+    /**
+     * A mask changed; its shape where that stands.
+     *
+     * @param  array<mixed>  $part
+     */
+    private static function maskChanged(FlatScene $scene, string $id, string $mask, array $part): FlatScene
+    {
+        if (array_key_exists('uses', $part) && $part['uses'] === null) {
+            $masks = array_map(static fn (mixed $other): array => ($other = FlatScene::fields($other))['id'] === $mask ? UsedMasks::onItsOwn($scene, $other) : $other, FlatScene::fields($scene->strip($id)['masks'] ?? []));
+            $scene = $scene->with(['strips' => [$id => array_replace($scene->strip($id), ['masks' => $masks])]]);
+        }
+        [$holder, $held] = UsedMasks::holder($scene, $id, $mask);
+        $change = static fn (FlatScene $scene, string $id, string $mask, array $part): FlatScene => $part === [] ? $scene
+            : $scene->with(['strips' => [$id => array_replace($scene->strip($id), ['masks' => self::withMask(FlatScene::fields($scene->strip($id)['masks'] ?? []), $mask, $part)])]]);
+        $own = array_flip(self::OF_MASK);
+
+        return $change($change($scene, $id, $mask, array_intersect_key($part, $own)), $holder, $held, array_diff_key($part, $own, ['uses' => 0]));
     }
 
     /**
@@ -156,12 +180,12 @@ final class ChangeStrip extends Gesture
         foreach ($masks as $at => $mask) {
             $mask = FlatScene::fields($mask);
             if ($mask['id'] === $id) {
-                $values = array_replace(FlatScene::fields($mask['values'] ?? []), FlatScene::fields($part['values'] ?? []));
+                $values = isset($mask['uses']) ? null : array_replace(FlatScene::fields($mask['values'] ?? []), FlatScene::fields($part['values'] ?? []));
                 $strokes = $part['strokes'] ?? (isset($part['stroke']) ? [$part['stroke']] : []);
-                if ($strokes !== []) {
+                if ($values !== null && $strokes !== []) {
                     $values['strokes'] = [...FlatScene::fields($values['strokes'] ?? []), ...array_values(FlatScene::fields($strokes, "masks.{$id}.strokes"))];
                 }
-                $masks[$at] = array_replace($mask, array_intersect_key($part, array_flip(['join', 'inverted', 'off', 'feather', 'lets'])), ['values' => $values]);
+                $masks[$at] = array_replace($mask, array_intersect_key($part, array_flip([...self::OF_MASK, 'feather', 'grow'])), $values === null ? [] : ['values' => $values]);
 
                 return array_values($masks);
             }

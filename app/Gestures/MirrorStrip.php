@@ -50,7 +50,7 @@ final class MirrorStrip extends Gesture
             $asked->has('plate') => Mirror::upright((new Footings($document, $this->store->known($asked->scene)))->of($asked->text('plate'))->middle->x),
             default => Mirror::upright($document->width / 2),
         };
-        $masks = array_map(static fn (MaskEntry $mask): array => array_replace($mask->toArray(), $mask->on !== Ground::Plate && in_array(Ground::Scene, $mask->mask::grounds(), true) ? ['values' => $mask->values->mirrored($mirror)] : []), $strip->masks);
+        $masks = array_map(static fn (MaskEntry $mask): array => $mask->on !== Ground::Plate && in_array(Ground::Scene, $mask->mask::grounds(), true) ? ['values' => $mask->values->mirrored($mirror)] + $mask->whole() : $mask->toArray(), $strip->masks);
 
         return $scene->with(['strips' => [$id => array_replace($scene->strip($id), ['values' => $strip->kind->mirrored($strip->values, $mirror), 'masks' => $masks])]]);
     }

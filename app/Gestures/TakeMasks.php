@@ -6,6 +6,7 @@ namespace App\Gestures;
 
 use App\Scenes\FlatScene;
 use App\Scenes\OwnFalloff;
+use App\Scenes\UsedMasks;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Registry;
@@ -14,19 +15,19 @@ use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Scene\Scene as Document;
 
 /**
- * The falloff of a strip as a copy on another one, in place of its own, or what that falloff leaves. Of a strip itself it is
- * turned into what it leaves.
+ * The falloff of a strip on another one, in place of its own: as a copy, or as the same masks, so that what changes one changes
+ * both. Or what that falloff leaves; of a strip itself it is turned into that.
  */
 final class TakeMasks extends OfStrip
 {
     public function rules(): array
     {
-        return [...parent::rules(), 'from' => 'required|string|max:40', 'complement' => 'sometimes|boolean'];
+        return [...parent::rules(), 'from' => 'required|string|max:40', 'complement' => 'sometimes|boolean', 'same' => 'sometimes|boolean'];
     }
 
     public function label(Asked $asked): string
     {
-        return $asked->flag('complement') ? 'Complement' : 'Take the falloff';
+        return $asked->flag('complement') ? 'Complement' : ($asked->flag('same') ? 'Use the masks too' : 'Take the falloff');
     }
 
     public function onto(FlatScene $scene, Asked $asked): FlatScene
@@ -41,7 +42,11 @@ final class TakeMasks extends OfStrip
             throw new SceneError('from', "\"{$scene->strip($asked->text('from'))['name']}\" has no falloff: it acts everywhere");
         }
         $kept = array_filter(FlatScene::fields($strip['masks'] ?? []), static fn (mixed $mask): bool => ! self::isOfFalloff($mask));
-        $strip['masks'] = [...array_values($kept), ...($isOwn ? $taken : FlatScene::copiedMasks($taken))];
+        $strip['masks'] = [...array_values($kept), ...match (true) {
+            $isOwn => $taken,
+            $asked->flag('same') => array_map(UsedMasks::using(...), $taken),
+            default => FlatScene::copiedMasks(array_map(static fn (array $mask): array => UsedMasks::onItsOwn($scene, $mask), $taken)),
+        }];
 
         return $scene->with(['strips' => [$asked->strip() => array_diff_key($strip, ['complements' => 0])]]);
     }

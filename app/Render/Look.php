@@ -9,7 +9,7 @@ use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Registry;
 
-/** How a scene is looked at without being changed: before anything was lit, with only some of the strips, or one mask alone. */
+/** How a scene is looked at without being changed: before anything was lit, or with only some of the strips. */
 final readonly class Look
 {
     /** What a cut-out takes away lies in the dark behind light hatching: one of the two stands out from every subject. */
@@ -26,20 +26,16 @@ final readonly class Look
 
     /**
      * @param  bool  $before  the plates as they are, nothing else
-     * @param  string|null  $mask  a mask to be seen alone, in grey
      * @param  string|null  $tint  a plate whose cut-out is judged: what it takes away lies under a tint
      * @param  list<string>  $solo  of the strips that are not plates only these; a plate among them is shown alone
      */
-    public function __construct(private bool $before, private array $solo, private ?string $mask = null, private ?string $tint = null)
+    public function __construct(private bool $before, private array $solo, private ?string $tint = null)
     {
     }
 
-    /** @throws SceneError when the mask is on no strip */
+    /** @throws SceneError when it is no plate whose cut-out is judged */
     public function at(FlatScene $scene): FlatScene
     {
-        if ($this->mask !== null) {
-            return $this->alone($scene, $this->mask);
-        }
         if ($this->tint !== null) {
             return $this->tinted($scene, $this->tint);
         }
@@ -88,35 +84,6 @@ final readonly class Look
             ]],
             'cut' => [...$whole, 'id' => 'cut', 'values' => $values, 'masks' => array_values($cut)],
         ]);
-    }
-
-    /** White through the mask over black. */
-    private function alone(FlatScene $scene, string $id): FlatScene
-    {
-        foreach ($scene->strips as $strip) {
-            foreach (is_array($strip['masks'] ?? null) ? $strip['masks'] : [] as $mask) {
-                if (is_array($mask) && $mask['id'] === $id) {
-                    $fill = ['kind' => 'fill', 'mode' => 'normal'];
-                    $isOnPlate = ($mask['on'] ?? '') === 'plate';
-
-                    $below = ['id' => 'below', ...$fill, 'values' => ['colour' => '#000000']];
-                    $alone = [...$mask, 'off' => false, 'join' => 'intersect'];
-
-                    // white, confined to the plate that the mask alone cuts out
-                    return $isOnPlate
-                        ? new FlatScene($scene->scene, [['below', null], ['plate', null], ['mask', null]], [
-                            'below' => $below,
-                            'plate' => [...array_diff_key($strip, ['confinedTo' => 0]), 'id' => 'plate', 'amount' => 100, 'muted' => false, 'masks' => [$alone]],
-                            'mask' => ['id' => 'mask', ...$fill, 'confinedTo' => 'plate', 'values' => ['colour' => '#ffffff']],
-                        ])
-                        : new FlatScene($scene->scene, [['below', null], ['mask', null]], [
-                            'below' => $below,
-                            'mask' => ['id' => 'mask', ...$fill, 'values' => ['colour' => '#ffffff'], 'masks' => [$alone]],
-                        ]);
-                }
-            }
-        }
-        throw new SceneError('mask', "there is no mask \"{$id}\" in this scene");
     }
 
     /** @return list<string> the chosen strips, the groups that hold them and what chosen groups hold */

@@ -76,6 +76,9 @@ final class Painter
         if ($request->kind === RenderRequest::TONES) {
             return new PaintedReply(0, 0, 0, [], json_encode($this->renderer->tones($scene, $window, $request->strips[0] ?? '', ($request->strips[1] ?? '') === ToneLimits::ITSELF), JSON_THROW_ON_ERROR));
         }
+        if ($request->kind === RenderRequest::MASK || $request->kind === RenderRequest::MASKS) {
+            return $this->masks($request, $scene, $window);
+        }
         $as = Shown::from($request->as);
         if ($request->kind === RenderRequest::ALONE) {
             $id = $request->strips[0] ?? '';
@@ -87,6 +90,18 @@ final class Painter
             return new PaintedReply($window->columns, $window->rows, 0, [], $bytes, factors: [$factor]);
         }
         $picture = $this->renderer->picture($scene, $window, below: $request->below, as: $as);
+
+        return new PaintedReply($picture->columns, $picture->rows, $picture->clipped, [], $picture->bytes);
+    }
+
+    private function masks(RenderRequest $request, Scene $scene, Window $window): PaintedReply
+    {
+        if ($request->kind === RenderRequest::MASKS) {
+            $bytes = array_map(fn (string $mask): string => $this->renderer->mask($scene, $window, $mask)->bytes, $request->strips);
+
+            return new PaintedReply($window->columns, $window->rows, 0, $request->strips, implode('', $bytes));
+        }
+        $picture = $this->renderer->mask($scene, $window, $request->strips[0] ?? '', isset($request->strips[1]), $request->below);
 
         return new PaintedReply($picture->columns, $picture->rows, $picture->clipped, [], $picture->bytes);
     }

@@ -19,6 +19,12 @@ final readonly class RenderRequest
     /** What one strip alone adds or takes away, brightened so that it can be judged. */
     public const ALONE = 'alone';
 
+    /** The mask that is named among the strips, alone in grey; or with a second name, what it holds back of the picture under a tint. */
+    public const MASK = 'mask';
+
+    /** The masks that are named among the strips, in grey, one below the other. */
+    public const MASKS = 'masks';
+
     /** What is measured of every strip in the picture, as JSON. */
     public const LIGHTS = 'lights';
 

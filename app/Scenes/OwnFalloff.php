@@ -20,7 +20,7 @@ final class OwnFalloff
     {
         $line = $strip['complements'] ?? null;
         $other = is_string($line) ? Document::read($scene->toDocument(), Registry::kinds())->find($line) : null;
-        $left = array_map(static fn (MaskEntry $mask): array => $mask->toArray(), Complement::of($other?->activeMasks() ?? []));
+        $left = array_map(static fn (MaskEntry $mask): array => array_diff_key($mask->whole(), ['uses' => 0]), Complement::of($other?->activeMasks() ?? []));
 
         return [...array_diff_key($strip, ['complements' => 0]), 'masks' => [...FlatScene::fields($strip['masks'] ?? []), ...FlatScene::copiedMasks($left)]];
     }

@@ -12,6 +12,7 @@ use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\Shines;
 use Aumbrel\Core\Kind\StripKind;
+use Aumbrel\Core\Kind\StripMask;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Reading\Reading;
 use Aumbrel\Core\Reading\Readings;
@@ -95,7 +96,7 @@ final readonly class SceneState
     {
         return [
             ...$strip->toArray(),
-            'masks' => array_map(static fn (MaskEntry $mask): array => [...$mask->toArray(), 'problem' => $mask->problem()], $strip->masks),
+            'masks' => array_map(static fn (MaskEntry $mask): array => [...$mask->whole(), ...$mask->toArray(), 'problem' => $mask->problem() ?? self::missing($mask, $hanging->scene)], $strip->masks),
             'family' => $strip->kind::family()->value,
             'revision' => $revisions[$strip->id] ?? 0,
             ...self::shown($strip, $hanging),
@@ -104,6 +105,14 @@ final readonly class SceneState
             ...($strip->kind instanceof Pictured ? ['maps' => self::maps($strip->kind, $pictures), ...self::standing($strip, $hanging)] : []),
             ...($strip->isGroup() ? ['strips' => array_map(fn (Strip $inside): array => $this->strip($inside, $revisions, $pictures, $hanging), $strip->strips)] : []),
         ];
+    }
+
+    /** What a mask looks at is gone. */
+    private static function missing(MaskEntry $mask, Document $document): ?string
+    {
+        $of = $mask->mask instanceof StripMask ? $mask->mask->of() : null;
+
+        return $of === null || $document->find($of) !== null ? null : 'The strip whose brightness it takes is gone: choose another one.';
     }
 
     /**

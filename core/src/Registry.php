@@ -20,6 +20,7 @@ use Aumbrel\Core\Light\SpotOnto;
 use Aumbrel\Core\Light\Sun;
 use Aumbrel\Core\Light\Torch;
 use Aumbrel\Core\Light\Wash;
+use Aumbrel\Core\Mask\BrightnessMask;
 use Aumbrel\Core\Mask\ColourArea;
 use Aumbrel\Core\Mask\LinearMask;
 use Aumbrel\Core\Mask\OutlineMask;
@@ -69,6 +70,7 @@ final class Registry
                 PaintedCut::class,
                 ColourArea::class,
                 TextureMask::class,
+                BrightnessMask::class,
             ],
         );
     }

@@ -65,9 +65,31 @@ it('hides, adds or takes away no more than its density', function () use ($row):
     expect($ends($row($quarter, [...MIDDLE, 'join' => 'add', 'lets' => [0, 60]])))->toBe([0.25, round(0.25 + 0.6 * 0.75, 3)]);
 });
 
+it('grows and shrinks what is soft by a distance, and leaves it as soft', function (float $by) use ($row): void {
+    $soft = ['kind' => 'linear', 'values' => ['from' => [40, 0], 'to' => [80, 0], 'stops' => [['offset' => 0, 'value' => 0], ['offset' => 1, 'value' => 1]]]];
+    [$before, $after] = [$row($soft), $row([...$soft, 'grow' => $by])];
+    // a slope moves by the distance
+    foreach ([50, 60, 70] as $x) {
+        expect($after[$x])->toEqualWithDelta(max(0, min(1, ($x + 0.5 - 40 + $by) / 40)), 0.015);
+    }
+    expect($before)->not->toEqual($after);
+})->with([0.5, 6.0, 14.3, -3.2, -12.0]);
+
+it('grows a round spot into a round spot, however far', function (float $by): void {
+    $spot = ['kind' => 'radial', 'values' => ['centre' => [60, 40], 'radius' => 15, 'secondRadius' => 15, 'stops' => [['offset' => 0, 'value' => 1], ['offset' => 1, 'value' => 0]]]];
+    $grown = letThrough([[...$spot, 'grow' => $by]]);
+    foreach ([0, 15, 30, 45, 63, 80, 101, 147, 200, 290] as $angle) {
+        foreach ([6.0, 10.0] as $far) {
+            // what was at a distance is that much further out
+            [$x, $y] = [60 + ($far + $by) * cos(deg2rad($angle)), 40 + ($far + $by) * sin(deg2rad($angle))];
+            expect($grown[(int) floor($y) * 120 + (int) floor($x)])->toEqualWithDelta(1 - (hypot((int) floor($x) + 0.5 - 60, (int) floor($y) + 0.5 - 40) - $by) / 15, 0.016 * $by / 15 + 0.05);
+        }
+    }
+})->with([1.0, 8.0, 20.0]);
+
 it('says what is wrong, and keeps the rest in the file only where there is something to keep', function (): void {
     $scene = static fn (array $more): Scene => Rendering::scene(4, 4, [['id' => 'f', 'kind' => 'fill', 'values' => [], 'masks' => [['id' => 'm', 'kind' => 'strokes', 'values' => [], ...$more]]]]);
-    foreach ([['feather' => -1], ['feather' => NAN], ['feather' => 5000], ['lets' => 40], ['lets' => [60, 40]], ['lets' => [0, 101]], ['lets' => [0, NAN]], ['lets' => ['a' => 0, 'b' => 1]], ['on' => 'emitter', 'feather' => 2], ['on' => 'plate', 'lets' => [0, 50]]] as $wrong) {
+    foreach ([['feather' => -1], ['feather' => NAN], ['feather' => 5000], ['lets' => 40], ['lets' => [60, 40]], ['lets' => [0, 101]], ['lets' => [0, NAN]], ['lets' => ['a' => 0, 'b' => 1]], ['on' => 'emitter', 'feather' => 2], ['on' => 'plate', 'lets' => [0, 50]], ['grow' => 1001], ['grow' => '3'], ['on' => 'emitter', 'grow' => 1]] as $wrong) {
         expect(static fn () => $scene($wrong))->toThrow(SceneError::class);
     }
     $written = static fn (array $more): array => json_decode($scene($more)->toJson(), true)['strips'][0]['masks'][0];

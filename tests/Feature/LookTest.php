@@ -45,16 +45,6 @@ it('shows a plate alone when it is one of those asked for', function (): void {
     expect(seenIn((new Look(false, ['gone']))->at(lookedAt())))->toBe(['ground', 'heron']);
 });
 
-it('shows a mask alone: white through it over black, whatever it is switched to', function (): void {
-    $alone = (new Look(false, [], 'fall'))->at(lookedAt());
-    expect(array_column($alone->order, 0))->toBe(['below', 'mask'])->and($alone->strips['below']['values']['colour'])->toBe('#000000')->and($alone->strips['mask']['values']['colour'])->toBe('#ffffff')
-        ->and($alone->strips['mask']['masks'][0])->toMatchArray(['id' => 'fall', 'off' => false, 'join' => 'intersect', 'inverted' => true]);
-    // one that cuts a plate out is seen on the plate
-    $cut = (new Look(false, [], 'cut'))->at(lookedAt());
-    expect(array_column($cut->order, 0))->toBe(['below', 'plate', 'mask'])->and($cut->strips['mask']['confinedTo'])->toBe('plate')->and($cut->strips['plate']['masks'])->toHaveCount(1)->and($cut->strips['plate']['amount'])->toBe(100);
-    expect(fn () => (new Look(false, [], 'nowhere'))->at(lookedAt()))->toThrow(SceneError::class, 'no mask "nowhere"');
-});
-
 it('lays a tint over what a cut-out takes away', function (): void {
     $tinted = (new Look(false, [], tint: 'heron'))->at(lookedAt());
     expect(array_column($tinted->order, 0))->toBe(['whole', 'tint', 'hatching', 'cut'])->and($tinted->strips['whole']['values'])->toMatchArray(['grow' => 0, 'unstain' => 0, 'picture' => 'h.png'])

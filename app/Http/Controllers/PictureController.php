@@ -19,6 +19,7 @@ use App\Scenes\FlatScene;
 use App\Scenes\KeptPictures;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
+use App\Scenes\UsedMasks;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Hanging;
@@ -36,6 +37,8 @@ final class PictureController
 
     private const CONTRIBUTION = 96;
 
+    private const MASK = 56;
+
     public function __construct(private readonly SceneStore $store, private readonly RenderRequests $requests, private readonly RenderService $renders)
     {
     }
@@ -44,11 +47,13 @@ final class PictureController
     {
         $stored = $this->store->flat($scene);
         $flat = $this->changing($request, $scene, $stored);
-        $alone = $request->alone();
-        $ask = $this->requests->of(
-            $scene, $alone === null ? RenderRequest::PICTURE : RenderRequest::ALONE, $request->window(), $request->float('scale'), $alone === null ? [] : [$alone],
-            self::lowest($flat, $request->below()), $request->look()->at($flat), $request->shown(),
-        );
+        [$kind, $named] = match (true) {
+            $request->mask() !== null => [RenderRequest::MASK, [$request->mask(), ...($request->boolean('over') ? ['over'] : [])]],
+            $request->alone() !== null => [RenderRequest::ALONE, [$request->alone()]],
+            default => [RenderRequest::PICTURE, []],
+        };
+        $look = $request->mask() === null || $request->boolean('over') ? $request->look()->at($flat) : $flat;
+        $ask = $this->requests->of($scene, $kind, $request->window(), $request->float('scale'), $named, self::lowest($flat, $request->below()), $look, $request->shown());
         $pieces = $this->renders->pieces($ask, new Ticket($request->priority(), $request->view($scene), $request->integer('number')));
 
         // the processes render while this is worked out
@@ -78,16 +83,32 @@ final class PictureController
     /** The lowest strip that changes with a thing: the picture below it can be kept. */
     private static function lowest(FlatScene $flat, ?string $thing): ?string
     {
-        if ($thing === null || ! str_starts_with($thing, SceneSource::NAMED)) {
+        if ($thing === null || (! isset($flat->strips[$thing]) && ! str_starts_with($thing, SceneSource::NAMED))) {
             return $thing;
         }
+        $changed = isset($flat->strips[$thing]) ? UsedMasks::users($flat, $thing)
+            : array_keys(array_filter($flat->strips, static fn (array $strip): bool => SceneSource::NAMED.($strip['source'] ?? '') === $thing));
         foreach ($flat->order as [$id]) {
-            if (SceneSource::NAMED.($flat->strips[$id]['source'] ?? '') === $thing) {
-                return $id;
+            if ((string) $id === $thing || in_array($id, $changed)) {
+                return (string) $id;
             }
         }
 
         return null;
+    }
+
+    /** The masks of a strip in small, as they are written. */
+    public function masks(Request $request, Scene $scene): AnyResponse
+    {
+        $flat = $this->store->flat($scene);
+        /** @var list<string> $masks */
+        $masks = array_column(FlatScene::fields($flat->strips[(string) $request->string('strip')]['masks'] ?? []), 'id');
+        if ($masks === []) {
+            return new Response(status: 204);
+        }
+        $ask = $this->requests->of($scene, RenderRequest::MASKS, null, self::MASK / max($scene->width, $scene->height), $masks, flat: $flat);
+
+        return (new PictureAnswer($this->renders->pieces($ask, new Ticket(Priority::Contribution, "masks {$scene->id} ".Str::uuid(), 0)), $ask->window()->rows, []))->respond();
     }
 
     /**

@@ -41,6 +41,7 @@ final class LookAt extends FormRequest
             'solo.*' => 'string|max:40',
             'before' => 'sometimes|boolean',
             'mask' => 'sometimes|nullable|string|max:40',
+            'over' => 'sometimes|boolean',
             'tint' => 'sometimes|nullable|string|max:40',
             'as' => ['sometimes', Rule::enum(Shown::class)],
             'alone' => 'sometimes|nullable|string|max:40',
@@ -99,16 +100,22 @@ final class LookAt extends FormRequest
         return is_string($alone) ? $alone : null;
     }
 
+    /** The mask that is looked at by itself, or over the picture as a tint. */
+    public function mask(): ?string
+    {
+        $mask = $this->input('mask');
+
+        return is_string($mask) ? $mask : null;
+    }
+
     public function look(): Look
     {
         /** @var list<string> $solo */
         $solo = array_values($this->array('solo'));
 
-        $mask = $this->input('mask');
-
         $tint = $this->input('tint');
 
-        return new Look($this->boolean('before'), $solo, is_string($mask) ? $mask : null, is_string($tint) ? $tint : null);
+        return new Look($this->boolean('before'), $solo, is_string($tint) ? $tint : null);
     }
 
     /**

@@ -10,9 +10,10 @@ use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Raster\Gaussian;
 use Aumbrel\Core\Raster\Margin;
+use Aumbrel\Core\Raster\Swollen;
 use Closure;
 
-/** What covers the pixels of a frame, grown or shrunk by an exact distance, and then feathered. */
+/** What covers the pixels of a frame, grown or shrunk by a distance, and then feathered. */
 final readonly class SoftPlane implements Plane
 {
     /** Sigma in pixels above which fewer pixels do. */
@@ -23,14 +24,15 @@ final readonly class SoftPlane implements Plane
      * @param  Closure(Planes, Frame): list<float>  $coverage  0..1 at the pixels of any frame
      * @param  float  $grow  in the frame's coordinates; below 0 it shrinks
      * @param  float  $feather  sigma, in the frame's coordinates
+     * @param  bool  $isSoft  whether what is soft stays so as it grows; otherwise it has an edge, which moves by the exact distance
      */
-    public function __construct(private string $name, private Closure $coverage, private float $grow, private float $feather, private Frame $frame)
+    public function __construct(private string $name, private Closure $coverage, private float $grow, private float $feather, private Frame $frame, private bool $isSoft = false)
     {
     }
 
     public function key(): string
     {
-        return "soft {$this->name} grown {$this->grow} feathered {$this->feather} {$this->frame->key()}";
+        return "soft {$this->name} grown {$this->grow} ".(int) $this->isSoft." feathered {$this->feather} {$this->frame->key()}";
     }
 
     /** @return list<float> */
@@ -51,12 +53,12 @@ final readonly class SoftPlane implements Plane
         $scale = $frame->pixelsPerUnit();
         $sigma = $this->feather * $scale;
         $grow = $this->grow * $scale;
-        $margin = $sigma > 0 || $grow != 0.0 ? (int) ceil(Gaussian::REACH * $sigma + abs($grow)) + 2 : 0;
+        $margin = $sigma > 0 || $grow != 0.0 ? (int) ceil(Gaussian::REACH * $sigma + abs($grow)) + 3 : 0;
         $padded = $frame->padded($margin);
         [$columns, $rows] = [$padded->window->columns, $padded->window->rows];
         $values = ($this->coverage)($planes, $padded);
         if ($grow != 0.0) {
-            $values = Edge::grown($values, $columns, $rows, $grow);
+            $values = $this->isSoft ? Swollen::by($values, $columns, $grow) : Edge::grown($values, $columns, $rows, $grow);
         }
         if ($sigma > 0) {
             $values = Gaussian::blur($values, $columns, $rows, $sigma);

@@ -126,7 +126,7 @@ final readonly class Cover
         }
         $masks = $strip->activeMasks();
         if ($masks !== []) {
-            $joined = JoinedMasks::write($this->kernel, $masks, fn (MaskEntry $entry): string => $this->sites->mask($entry, $this->kernel));
+            $joined = JoinedMasks::write($this->kernel, $masks, fn (MaskEntry $entry): string => $this->sites->mask($strip, $entry, $this->kernel));
             $this->kernel->line("{$cover} *= {$joined};");
         }
     }

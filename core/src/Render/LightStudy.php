@@ -70,7 +70,7 @@ final readonly class LightStudy
     {
         $changes = self::largest($picture->bytes);
         $edge = $strip->kind instanceof Framed ? self::edge($strip->kind->frame(), $changes, $window) : 0.0;
-        $site = new StripSite($strip, new Sites($scene, $window, $this->shelf));
+        $site = new StripSite($strip, $this->renderer->sites($scene, $window));
         $glow = $strip->kind instanceof Glows ? $this->glow($strip, $strip->kind, $scene, $site, $changes) : [];
         $field = $strip->kind instanceof HoldsBlack ? ($strip->kind->layers($site)[0] ?? null)?->field : null;
         $black = $field === null ? 0.0 : min([1.0, ...$this->renderer->planes->sample(fn (KernelWriter $kernel): string => $field->write($kernel, $window), $window)]);

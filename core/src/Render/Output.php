@@ -19,6 +19,29 @@ final readonly class Output
     {
     }
 
+    /** What a mask holds back lies under this tint, red, green, blue, and by this much. */
+    private const TINT = [0.20, 0.62, 0.58];
+
+    private const TINTED = 0.66;
+
+    /**
+     * The picture, and over it a tint where a mask holds back.
+     *
+     * @param  string  $mask  its value 0..1
+     * @param  8|16  $bits
+     */
+    public function tinted(string $line, string $mask, bool $opaque, int $bits, bool $exceeds): void
+    {
+        $held = $this->kernel->variable('held');
+        $this->kernel->line("{$held} = {$this->kernel->number(self::TINTED)} * (1.0 - {$mask});");
+        $colour = [];
+        foreach (['r', 'g', 'b'] as $at => $channel) {
+            $own = $opaque ? $this->kernel->stored($channel) : "{$this->kernel->stored($channel)} * {$this->kernel->stored('a')}";
+            $colour[] = "({$own} + {$held} * ({$this->kernel->number(self::TINT[$at])} - {$own}))";
+        }
+        $this->pixel($line, [$colour[0], $colour[1], $colour[2]], '1.0', $bits, $exceeds);
+    }
+
     /** @param  8|16  $bits */
     public function picture(string $line, bool $opaque, int $bits, bool $exceeds): void
     {

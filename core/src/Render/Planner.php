@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Inliner;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Everywhere;
+use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Pictured;
-use Aumbrel\Core\Picture\PictureShelf;
+use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
 use Aumbrel\Core\Scene\ToneLimits;
@@ -29,7 +31,9 @@ final class Planner
     /** Consecutive layers mixed in linear from which on converting the whole row pays. */
     private const LONG_RUN = 4;
 
-    private readonly Sites $sites;
+    private readonly Scene $scene;
+
+    private readonly Window $window;
 
     private readonly StripLayers $layers;
 
@@ -62,14 +66,12 @@ final class Planner
      */
     public function __construct(
         private readonly Inliner $inliner,
-        private readonly Scene $scene,
-        private readonly Window $window,
-        PictureShelf $shelf,
+        private readonly Sites $sites,
         private readonly array $tapped = [],
         private readonly ?string $below = null,
         private readonly Shown $as = Shown::Colours,
     ) {
-        $this->sites = new Sites($scene, $window, $shelf);
+        [$this->scene, $this->window] = [$sites->scene, $sites->window];
         $this->layers = new StripLayers($this->sites);
         $this->confinement = new Confinement($this->sites, $this->layers, []);
         $this->tones = new ToneLines;
@@ -121,6 +123,56 @@ final class Planner
         $this->passes->add($kernel);
 
         return new Plan($this->passes->all(), ['out']);
+    }
+
+    /**
+     * How bright strips are, over nothing: luma times alpha, in the line `shape`.
+     *
+     * @param  list<Strip>  $strips  back to front
+     */
+    public function brightness(array $strips): Plan
+    {
+        $this->stack($strips);
+        $this->passes->toEncoded();
+        $kernel = $this->passes->writer();
+        $kernel->loop();
+        [$r, $g, $b] = array_map($kernel->stored(...), ['r', 'g', 'b']);
+        $luma = $kernel->variable('luma');
+        $kernel->line("{$luma} = ".$kernel->expression([Luma::class, 'of'], [$r, $g, $b]).($this->passes->isOpaque() ? ';' : " * {$kernel->stored('a')};"));
+        $kernel->line("{$kernel->stored('shape')} = {$luma} < 1.0 ? {$luma} : 1.0;");
+        $this->passes->add($kernel);
+
+        return new Plan($this->passes->all(), ['shape']);
+    }
+
+    /**
+     * A mask of a strip in grey, by itself; or the whole picture with what the mask holds back under a tint.
+     *
+     * @param  list<Strip>|null  $under  the strips of that picture, back to front
+     * @param  8|16  $bits
+     */
+    public function mask(Strip $strip, MaskEntry $entry, ?array $under, int $bits): Plan
+    {
+        $this->stack($under ?? []);
+        $this->passes->toEncoded();
+        $kernel = $this->passes->writer();
+        $kernel->loop();
+        $value = $entry->on !== Ground::Scene ? $this->onOther($strip, $entry, $kernel) : JoinedMasks::write($kernel, [$entry->alone()], fn (MaskEntry $entry): string => $this->sites->mask($strip, $entry, $kernel));
+        if ($under === null) {
+            (new Output($kernel))->pixel('out', [$value, $value, $value], '1.0', $bits, false);
+        } else {
+            (new Output($kernel))->tinted('out', $value, $this->passes->isOpaque(), $bits, $this->passes->exceeds());
+        }
+        $this->passes->add($kernel);
+
+        return new Plan($this->passes->all(), ['out'], $this->checkpoint);
+    }
+
+    /** A mask that is no falloff: the plate that it cuts out, or what of it shines. */
+    private function onOther(Strip $strip, MaskEntry $entry, KernelWriter $kernel): string
+    {
+        return $entry->on === Ground::Plate ? $this->sites->there($strip->id, 0.0, 0.0, $kernel) ?? '0.0'
+            : (new EmitterMasks([$entry->alone()], $this->sites, $strip->values->has('of') ? $strip->values->optionalText('of') : null))->write($kernel, $this->window);
     }
 
     /**

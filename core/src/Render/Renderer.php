@@ -11,6 +11,7 @@ use Aumbrel\Core\Kernel\Inliner;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\ShapeStore;
@@ -135,6 +136,31 @@ final class Renderer
     }
 
     /**
+     * A mask by itself: white where it lets through, of a cut-out with its plate's border. Or the whole picture with what it
+     * holds back under a tint.
+     *
+     * @param  string|null  $below  the strip that is being changed, as for {@see picture()}
+     *
+     * @throws SceneError when there is no such mask
+     */
+    public function mask(Scene $scene, Window $window, string $id, bool $tint = false, ?string $below = null): Picture
+    {
+        foreach ($scene->everyStrip() as $strip) {
+            foreach ($strip->masks as $entry) {
+                if ($entry->id === $id) {
+                    // a cut-out is seen as this mask alone makes it
+                    $shown = $entry->on === Ground::Plate && ! $tint ? $scene->changing($strip->id, static fn (Strip $plate): Strip => $plate->masked([$entry->alone()])) : $scene;
+                    $lit = $this->lit($shown);
+                    [$clipped, $bytes] = $this->run($this->planner($lit, $window, [], $below)->mask($lit->find($strip->id) ?? $strip, $entry, $tint ? $lit->strips : null, 8), $window, self::FORMATS[8]);
+
+                    return new Picture($window->columns, $window->rows, 8, $bytes['out'], $clipped);
+                }
+            }
+        }
+        throw new SceneError('mask', "there is no mask \"{$id}\" in this scene");
+    }
+
+    /**
      * The plates that are seen at a place: those whose cut-out lets half of it through at least, the foremost first.
      *
      * @param  Point  $at  scene pixels
@@ -168,7 +194,13 @@ final class Renderer
     /** @param  list<string>  $tapped */
     private function planner(Scene $scene, Window $window, array $tapped = [], ?string $below = null, Shown $as = Shown::Colours): Planner
     {
-        return new Planner($this->inliner, $scene, $window, $this->shelf, $tapped, $below, $as);
+        return new Planner($this->inliner, $this->sites($scene, $window), $tapped, $below, $as);
+    }
+
+    /** What the strips of a scene find around them in a window. */
+    public function sites(Scene $scene, Window $window): Sites
+    {
+        return new Sites($scene, $window, $this->shelf, fn (Scene $scene, array $strips, Window $window): array => $this->values($this->planner($scene, $window)->brightness($strips), $window));
     }
 
     /** @return array{int, array<string, string>} clipped pixels, and the packed bytes of each result */
@@ -204,7 +236,14 @@ final class Renderer
         $kernel->loop();
         $value = $formula($kernel);
         $kernel->line("{$kernel->stored('shape')} = {$value};");
-        [, $rows] = $this->runner->run(new Plan([new Pass($kernel->finish())], ['shape']), $window, static function (array $lines): array {
+
+        return $this->values(new Plan([new Pass($kernel->finish())], ['shape']), $window);
+    }
+
+    /** @return list<float> what a plan leaves in the line `shape`, row after row */
+    private function values(Plan $plan, Window $window): array
+    {
+        [, $rows] = $this->runner->run($plan, $window, static function (array $lines): array {
             /** @var list<float> $line */
             $line = $lines['shape'];
 

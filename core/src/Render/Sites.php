@@ -13,11 +13,14 @@ use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\PictureMask;
+use Aumbrel\Core\Kind\StripMask;
 use Aumbrel\Core\Mask\SoftPlane;
 use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Scene\LookedAt;
 use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Scene\Scene;
+use Aumbrel\Core\Scene\Strip;
 use Aumbrel\Core\Seen\PlateWords;
 use Aumbrel\Core\Seen\SeenPlate;
 use Closure;
@@ -31,18 +34,35 @@ final class Sites
     /** @var array<string, PlateOutline|null> by strip */
     private array $outlines = [];
 
-    public function __construct(public readonly Scene $scene, public readonly Window $window, private readonly PictureShelf $shelf)
+    /** @param  Closure(Scene, list<Strip>, Window): list<float>  $brightness  of strips, encoded luma times alpha at each pixel */
+    public function __construct(public readonly Scene $scene, public readonly Window $window, private readonly PictureShelf $shelf, private readonly Closure $brightness)
     {
     }
 
-    /** Writes the value of a strip's mask in the window, feathered as it is. */
-    public function mask(MaskEntry $entry, KernelWriter $kernel): string
+    /** Writes the value of a strip's mask in the window, grown and feathered as it is. */
+    public function mask(Strip $strip, MaskEntry $entry, KernelWriter $kernel): string
     {
-        if ($entry->feather === 0.0) {
-            return $this->written($entry->mask, $kernel, $this->window);
-        }
+        [$name, $formula] = $entry->mask instanceof StripMask ? $this->ofBrightness($strip, $entry->mask)
+            : ['', fn (KernelWriter $kernel, Window $window): string => $this->written($entry->mask, $kernel, $window)];
 
-        return $this->softened($entry->shape(), fn (KernelWriter $kernel, Window $window): string => $this->written($entry->mask, $kernel, $window), 0.0, $entry->feather, $kernel);
+        return $entry->feather === 0.0 && $entry->grow === 0.0 ? $formula($kernel, $this->window)
+            : $this->softened("{$entry->shape()} {$name}", $formula, $entry->grow, $entry->feather, $kernel, true);
+    }
+
+    /**
+     * What a mask depends on that is made of how bright something of the scene is, and how it is written.
+     *
+     * @return array{string, Closure(KernelWriter, Window): string}
+     */
+    private function ofBrightness(Strip $strip, StripMask $mask): array
+    {
+        $looked = new LookedAt($this->scene);
+        $strips = $looked->by($strip->id, $mask);
+        $name = $looked->name($strips);
+        [$scene, $brightness] = [$this->scene, $this->brightness];
+
+        return [$name, static fn (KernelWriter $kernel, Window $window): string => $strips === [] ? $mask->write($kernel, $window)
+            : $mask->writeBright($kernel, $kernel->plane(new BrightnessPlane($name, static fn (Window $window): array => $brightness($scene, $strips, $window), $window)).'[$i]')];
     }
 
     /** Writes the value of a mask, with its picture where it needs one. */
@@ -56,12 +76,15 @@ final class Sites
         return $mask->writeOf($kernel, $window, $name === null ? null : $this->picture($name));
     }
 
-    /** @param  Closure(KernelWriter, Window): string  $formula  of what is grown and feathered */
-    private function softened(string $name, Closure $formula, float $grow, float $feather, KernelWriter $kernel): string
+    /**
+     * @param  Closure(KernelWriter, Window): string  $formula  of what is grown and feathered
+     * @param  bool  $isSoft  whether it stays as soft as it is when it grows
+     */
+    private function softened(string $name, Closure $formula, float $grow, float $feather, KernelWriter $kernel, bool $isSoft): string
     {
         $coverage = static fn (Planes $planes, Frame $frame): array => $planes->sample(static fn (KernelWriter $kernel): string => $formula($kernel, $frame->window), $frame->window);
 
-        return "{$kernel->plane(new SoftPlane($name, $coverage, $grow, $feather, Frame::scene($this->window)))}[\$i]";
+        return "{$kernel->plane(new SoftPlane($name, $coverage, $grow, $feather, Frame::scene($this->window), $isSoft))}[\$i]";
     }
 
     /**
@@ -83,7 +106,7 @@ final class Sites
             return $seen === null ? '0.0' : PlateWords::alpha($kernel, $seen);
         };
 
-        return $this->softened($name, $there, $grow, $feather, $kernel);
+        return $this->softened($name, $there, $grow, $feather, $kernel, false);
     }
 
     public function seen(string $id, ?Window $window = null): ?SeenPlate

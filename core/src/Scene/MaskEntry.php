@@ -21,7 +21,8 @@ use LogicException;
 
 /**
  * One mask of a strip: what it is, how it joins the ones before it, whether it is inverted or off for a look. In a falloff it
- * may be feathered, whatever it is, and let through no less and no more than some share.
+ * may be grown and feathered, whatever it is, and let through no less and no more than some share; and its shape may be that of
+ * a mask of another strip.
  */
 final readonly class MaskEntry implements CutMask
 {
@@ -30,9 +31,13 @@ final readonly class MaskEntry implements CutMask
 
     private const SOFTEST = 1000.0;
 
+    private const GROWN = 1000.0;
+
     /**
      * @param  float  $feather  sigma, px
      * @param  array{float, float}  $lets  the least and the most that it lets through, 0..1, after it is inverted
+     * @param  float  $grow  px; below 0 it shrinks
+     * @param  string|null  $uses  the mask of another strip whose shape this is: all but how it joins, its inversion and its density
      * @param  array<string, mixed>  $unknown  fields that nobody knows, kept for the way out
      */
     public function __construct(
@@ -45,6 +50,8 @@ final readonly class MaskEntry implements CutMask
         public Ground $on = Ground::Scene,
         public float $feather = 0.0,
         public array $lets = self::ALL,
+        public float $grow = 0.0,
+        public ?string $uses = null,
         private array $unknown = [],
     ) {
     }
@@ -58,8 +65,13 @@ final readonly class MaskEntry implements CutMask
         $join = $fields->take('join', Join::Intersect->value);
         $on = self::ground($fields->take('on', $kind::grounds()[0]->value), $kind, "{$field}.on");
         $feather = $fields->number('feather', 0, 0, self::SOFTEST, 'px');
+        $grow = $fields->number('grow', 0, -self::GROWN, self::GROWN, 'px');
         $lets = self::lets($fields->take('lets', [0, 100]), "{$field}.lets");
-        if ($on !== Ground::Scene && ($feather > 0 || $lets !== self::ALL)) {
+        $uses = $fields->has('uses') ? $fields->identifier('uses') : null;
+        if ($on !== Ground::Scene && $uses !== null) {
+            throw new SceneError("{$field}.uses", 'only a mask of a falloff is used on several strips');
+        }
+        if ($on !== Ground::Scene && ($feather > 0 || $grow !== 0.0 || $lets !== self::ALL)) {
             throw new SceneError($field, 'only a mask of a falloff has a feather and a density; a cut-out is softened at its edge');
         }
 
@@ -73,6 +85,8 @@ final readonly class MaskEntry implements CutMask
             $on,
             $feather,
             $lets,
+            $grow,
+            $uses,
             $fields->rest(),
         );
     }
@@ -83,7 +97,13 @@ final readonly class MaskEntry implements CutMask
         [$least, $most] = $this->lets;
         $lets = $inverted === $this->inverted ? $this->lets : [1.0 - $most, 1.0 - $least];
 
-        return new self($this->id, $join, $inverted, $this->off, $this->mask, $this->values, $this->on, $this->feather, $lets, $this->unknown);
+        return new self($this->id, $join, $inverted, $this->off, $this->mask, $this->values, $this->on, $this->feather, $lets, $this->grow, $this->uses, $this->unknown);
+    }
+
+    /** By itself, as if there were no other, and on. */
+    public function alone(): self
+    {
+        return new self($this->id, Join::Intersect, $this->inverted, false, $this->mask, $this->values, $this->on, $this->feather, $this->lets, $this->grow, $this->uses, $this->unknown);
     }
 
     /** Its values at the pixels of a frame on the plate that it cuts out, inverted when it is; asked of masks on plates only. */
@@ -155,7 +175,7 @@ final readonly class MaskEntry implements CutMask
     /** Names what it is, apart from whether it is off. */
     public function key(): string
     {
-        return "{$this->shape()} {$this->on->value} {$this->join->value} ".(int) $this->inverted." {$this->feather} ".implode(' ', $this->lets);
+        return "{$this->shape()} {$this->on->value} {$this->join->value} ".(int) $this->inverted." {$this->grow} {$this->feather} ".implode(' ', $this->lets);
     }
 
     /** Names its shape alone. */
@@ -164,12 +184,21 @@ final readonly class MaskEntry implements CutMask
         return "{$this->mask::key()} {$this->values->key()}";
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> as it stands in the scene: the shape of a mask of another strip stands there */
     public function toArray(): array
+    {
+        $whole = $this->whole();
+
+        return $this->uses === null ? $whole : [...array_diff_key($whole, ['values' => 0, 'grow' => 0, 'feather' => 0]), 'uses' => $this->uses];
+    }
+
+    /** @return array<string, mixed> with its own shape, wherever that stands */
+    public function whole(): array
     {
         return [
             'id' => $this->id, 'kind' => $this->mask::key(), 'on' => $this->on->value, 'join' => $this->join->value, 'inverted' => $this->inverted,
             'off' => $this->off, 'values' => $this->values->toArray(),
+            ...($this->grow === 0.0 ? [] : ['grow' => $this->grow]),
             ...($this->feather > 0 ? ['feather' => $this->feather] : []),
             ...($this->lets === self::ALL ? [] : ['lets' => array_map(static fn (float $share): float => round(100 * $share, 6), $this->lets)]),
         ] + $this->unknown;

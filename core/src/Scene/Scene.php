@@ -81,7 +81,7 @@ final readonly class Scene
             $width,
             $height,
             $fields->number('white', 6500, Kelvin::LOWEST_WHITE, Kelvin::HOTTEST, 'K'),
-            Strip::readAll($fields->list('strips', self::MOST_STRIPS), 'strips', $kinds),
+            Strip::readAll(SharedMasks::filled($fields->list('strips', self::MOST_STRIPS)), 'strips', $kinds),
             self::accepted($fields->list('accepted', self::MOST_ACCEPTED)),
             SceneSource::readAll($fields->list('sources', SceneSource::MOST), 'sources'),
             Stage::read($fields->take('stage'), 'stage', $width, $height),
@@ -92,6 +92,7 @@ final readonly class Scene
             throw SceneError::expected('size', 'at most 100 megapixels', [$scene->width, $scene->height]);
         }
         $scene->checkIdentifiers();
+        (new LookedAt($scene))->check();
 
         return $scene;
     }

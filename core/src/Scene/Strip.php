@@ -203,6 +203,16 @@ final readonly class Strip
         return array_merge($this->values->pictures(), ...array_map(static fn (MaskEntry $mask): array => $mask->values->pictures(), $this->masks));
     }
 
+    /** Names what it looks like by itself, with all that it holds. */
+    public function identity(): string
+    {
+        return implode(' ', [
+            $this->kind::key(), $this->values->key(), $this->mode->value, $this->level, $this->amount, (int) $this->muted, $this->confinedTo, $this->source, $this->complements, $this->contrast, (int) $this->closed,
+            json_encode([$this->tones?->toArray(), $this->keptOff?->toArray()], JSON_THROW_ON_ERROR),
+            ...array_map(static fn (MaskEntry $mask): string => (int) $mask->off.$mask->key(), $this->masks), ...array_map(static fn (Strip $strip): string => "({$strip->identity()})", $this->strips),
+        ]);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

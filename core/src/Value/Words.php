@@ -21,6 +21,7 @@ final class Words
         'between' => 'Dark and brightest tones beneath come through the glow, so that it seems to lie behind grain and glare',
         'blacksStartAt' => 'Tones up to here become black: the plate grows denser from below',
         'blacks' => 'Tones of the texture up to here add nothing: its border and its fog go',
+        'brightness of' => 'Whose brightness it is: of another strip by itself, or of all that lies below',
         'bloom' => 'How far the glare round the disc reaches',
         'bloomLevel' => 'How bright the glare is beside the disc, in stops',
         'blur' => 'How far the soft twin beneath the line is blurred',

@@ -147,6 +147,8 @@ export type Looked = {
     before: boolean;
     mask: string | null;
     /** a plate whose cut-out is judged under a tint */
+    /** whether that mask lies over the picture as a tint, or is seen alone */
+    over: boolean;
     tint: string | null;
     /** how it is shown, and the strip of which only what it adds is wanted */
     as: 'colours' | 'values' | 'clipping' | 'passing';
@@ -200,6 +202,8 @@ export const api = {
         new ImageData(new Uint8ClampedArray(await (await ask('GET', `sphere?azimuth=${azimuth}&elevation=${elevation}&size=${size}`)).arrayBuffer()), size, size),
     picture: async (id: string, looked: Looked, signal: AbortSignal, onFrame: (frame: Frame<PictureHead>) => void) => frames<PictureHead>(await ask('POST', `scenes/${id}/picture`, looked, { signal }), onFrame),
     contributions: async (id: string) => small(await ask('POST', `scenes/${id}/contributions`)),
+    /** The masks of a strip in small. */
+    masks: async (id: string, strip: string) => small(await ask('POST', `scenes/${id}/masks`, { strip })),
     /** What is noticed in the picture itself; null when something newer came in between. */
     readings: async (id: string) => {
         const response = await ask('POST', `scenes/${id}/readings`);

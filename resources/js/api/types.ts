@@ -61,7 +61,7 @@ export type KeptOff = { plates: string[]; grow: number; feather: number };
 /** What a mask is for: a strip's falloff, a plate's cut-out, or what of a light shines. */
 export type Ground = 'scene' | 'plate' | 'emitter';
 
-export type Mask = { id: string; kind: string; on: Ground; problem: string | null; join: string; inverted: boolean; off: boolean; values: Values; /** of a falloff's masks: sigma, px */ feather?: number; /** the least and the most that it lets through, percent */ lets?: [number, number] };
+export type Mask = { id: string; kind: string; on: Ground; problem: string | null; join: string; inverted: boolean; off: boolean; values: Values; /** the mask of another strip whose shape this is */ uses?: string | null; /** of a falloff's masks: px, and sigma, px */ grow?: number; feather?: number; /** the least and the most that it lets through, percent */ lets?: [number, number] };
 
 export type Strip = {
     id: string;
@@ -176,7 +176,7 @@ export type Noticed = { compass: { sights: Sight[]; arcs: { reading: string; fro
 
 export type SceneCard = { id: string; title: string; width: number; height: number; revision: number; touched: string; made: string; folder: string | null; strips: number; deleted: string | null };
 
-export type MaskChange = { join?: string; inverted?: boolean; off?: boolean; feather?: number; lets?: [number, number]; values?: Values; /** come behind the mask's strokes */ strokes?: Stroke[] };
+export type MaskChange = { join?: string; inverted?: boolean; off?: boolean; grow?: number; feather?: number; lets?: [number, number]; /** null gives it a shape of its own */ uses?: null; values?: Values; /** come behind the mask's strokes */ strokes?: Stroke[] };
 
 export type NewMask = { on: Ground; join?: string; values?: Values };
 

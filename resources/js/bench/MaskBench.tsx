@@ -1,19 +1,22 @@
-import { ChevronDown, Trash2 } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
+import { Trash2 } from 'lucide-react';
 import type { Ground, Mask, MaskChange, Scene, Strip, Value } from '../api/types';
 import { MaskIcon } from '../controls/icons';
 import { joins, maskKinds, stripKinds } from '../generated/catalogue';
 import type { Gestures } from '../session/gestures';
-import { everyStrip, isShown } from '../session/strips';
+import { isShown } from '../session/strips';
 import { useWork, work, type Tool } from '../session/store';
 import { Action } from '../controls/Action';
 import { ChoiceField } from '../controls/ChoiceField';
-import { NumberField } from '../controls/NumberField';
 import { Section } from '../controls/Section';
 import { ToggleField } from '../controls/ToggleField';
 import { Told } from '../controls/Told';
 import { ValueControl } from '../controls/ValueControl';
+import { SmallPicture } from '../ui/SmallPicture';
+import type { Small } from '../ui/smallPictures';
 import { thingHand } from './hands';
+import { MaskSoftness, tinting } from './MaskSoftness';
+import { MasksTaken, UsedOn } from './MasksTaken';
+import { useMaskPictures } from './useMaskPictures';
 
 /** Kinds that come about by a tool on the view. */
 const DRAWN = ['outline', 'strokes', 'painted cut', 'colour area'];
@@ -26,13 +29,24 @@ const DRAWN_BY: { tool: Tool; label: string; hint: string; grounds: Ground[] }[]
 
 const TITLES: Record<Ground, string> = { scene: 'Falloff', plate: 'Cut-out', emitter: 'What shines' };
 
+/** Values of masks that are its softness. */
+const SOFTNESS = ['feather', 'grow'];
+
 const NONE: Record<Ground, string> = { scene: 'everywhere', plate: 'the whole picture', emitter: 'nothing yet' };
+
+/** The next outline, stroke or pick belongs to the masks of a strip. */
+function begin(strip: Strip, on: Ground, tool: Tool) {
+    work.choose(strip.id);
+    work.takeTool(tool);
+    work.workOn(on);
+}
 
 /** The masks of a strip on one ground, one of them open with its values: those on its plate cut it out, those in the scene are its falloff, those on its emitter shine. */
 export function MaskBench({ scene, strip, on, gestures }: { scene: Scene; strip: Strip; on: Ground; gestures: Gestures }) {
     const masks = strip.masks.filter((mask) => mask.on === on);
     const kinds = maskKinds.filter((kind) => kind.grounds.includes(on) && !DRAWN.includes(kind.key));
     const chosen = useWork((state) => state.mask);
+    const pictures = useMaskPictures(scene, strip);
     // where lines shine, lines are what is drawn
     const lines = on === 'emitter' && stripKinds.find((kind) => kind.key === strip.kind)?.shines === 'lines';
     function add(kind: string) {
@@ -40,15 +54,10 @@ export function MaskBench({ scene, strip, on, gestures }: { scene: Scene; strip:
         const centre = camera?.centre ?? [scene.width / 2, scene.height / 2];
         void gestures.addMask(strip.id, kind, [centre[0], centre[1]], Math.min(scene.width, scene.height, camera ? 500 / camera.zoom : Infinity));
     }
-    function begin(tool: Tool) {
-        work.choose(strip.id);
-        work.takeTool(tool);
-        work.workOn(on);
-    }
     return (
         <Section of={strip.kind} title={TITLES[on]} open={strip.family !== 'plate' || on === 'plate'} note={masks.length === 0 ? NONE[on] : undefined}>
             {masks.map((mask, at) => (
-                <MaskItem key={mask.id} scene={scene} strip={strip} mask={mask} isFirst={at === 0} isOpen={mask.id === chosen} gestures={gestures} />
+                <MaskItem key={mask.id} scene={scene} strip={strip} mask={mask} isFirst={at === 0} isOpen={mask.id === chosen} picture={pictures.get(mask.id)} gestures={gestures} />
             ))}
             <div className="flex flex-wrap items-center gap-1.5 pt-0.5">
                 {on !== 'plate' && <span className="w-[100px] text-quiet">{on === 'scene' ? 'Add a mask' : 'Draw it with'}</span>}
@@ -58,43 +67,19 @@ export function MaskBench({ scene, strip, on, gestures }: { scene: Scene; strip:
                     </button>
                 ))}
                 {DRAWN_BY.filter(({ tool, grounds }) => grounds.includes(on) && (!lines || tool === 'outline')).map(({ tool, label, hint }) => (
-                    <button key={tool} title={hint} className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={() => begin(tool)}>
+                    <button key={tool} title={hint} className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={() => begin(strip, on, tool)}>
                         {label}
                     </button>
                 ))}
             </div>
-            {on === 'scene' && <Taken scene={scene} strip={strip} hasFalloff={masks.length > 0} gestures={gestures} />}
+            {on === 'scene' && <MasksTaken scene={scene} strip={strip} hasFalloff={masks.length > 0} gestures={gestures} />}
         </Section>
     );
 }
 
-/** The falloff of another strip as a copy, and what a falloff leaves. */
-function Taken({ scene, strip, hasFalloff, gestures }: { scene: Scene; strip: Strip; hasFalloff: boolean; gestures: Gestures }) {
-    const others = everyStrip(scene.strips).filter((other) => other.id !== strip.id && (other.complements || other.masks.some((mask) => mask.on === 'scene')));
-    return (
-        <div className="flex flex-wrap items-center gap-1.5">
-            {others.length > 0 && (
-                <DropdownMenu.Root>
-                    <DropdownMenu.Trigger title="The falloff of another strip as a copy, in place of its own" className="flex items-center gap-1 rounded-sm border border-line px-2 py-0.5 hover:bg-raised">
-                        Take from <ChevronDown size={12} className="text-quiet" aria-hidden />
-                    </DropdownMenu.Trigger>
-                    <DropdownMenu.Portal>
-                        <DropdownMenu.Content aria-label="Take from" align="start" sideOffset={4} className="z-40 max-h-[50vh] min-w-[180px] overflow-y-auto rounded-md border border-line bg-well p-1 shadow-xl">
-                            {others.map(({ id, name }) => (
-                                <DropdownMenu.Item key={id} className="cursor-default truncate rounded-sm px-2 py-1 outline-none select-none data-[highlighted]:bg-raised" onSelect={() => void gestures.takeMasks(strip.id, id)}>
-                                    {name}
-                                </DropdownMenu.Item>
-                            ))}
-                        </DropdownMenu.Content>
-                    </DropdownMenu.Portal>
-                </DropdownMenu.Root>
-            )}
-            {hasFalloff && <Action label="Complement" title="Acts exactly where it did not: what these masks leave" onPress={() => void gestures.takeMasks(strip.id, strip.id, true)} />}
-        </div>
-    );
-}
+type ItemProps = { scene: Scene; strip: Strip; mask: Mask; isFirst: boolean; isOpen: boolean; /** what it looks like */ picture: Small | undefined; gestures: Gestures };
 
-function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Scene; strip: Strip; mask: Mask; isFirst: boolean; isOpen: boolean; gestures: Gestures }) {
+function MaskItem({ scene, strip, mask, isFirst, isOpen, picture, gestures }: ItemProps) {
     const kind = maskKinds.find((other) => other.key === mask.kind);
     const isAlone = useWork((state) => state.maskAlone === mask.id);
     const change = (part: MaskChange, label: string) => void gestures.change(strip.id, { masks: { [mask.id]: part } }, label);
@@ -102,8 +87,10 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
     const holdsRest = mask.join === 'intersect' || (isFirst && mask.join === 'add');
     const lets = mask.lets ?? [0, 100];
     const turned: [number, number] = [100 - lets[1], 100 - lets[0]];
-    const ownHand = (part: (value: number) => MaskChange, label: string) => thingHand<number | null>(strip.id, gestures, label, (value) => ({ masks: { [mask.id]: part(value ?? 0) } }));
-    const hand = (name: string, label: string) => thingHand<Value>(strip.id, gestures, label, (value) => ({ masks: { [mask.id]: { values: { [name]: value } } } }));
+    const hand = (name: string, label: string) => {
+        const own = thingHand<Value>(strip.id, gestures, label, (value) => ({ masks: { [mask.id]: { values: { [name]: value } } } }));
+        return SOFTNESS.includes(name) ? tinting(mask.id, own) : own;
+    };
     return (
         <div className={`rounded-md ${isOpen ? 'bg-raised/60 px-2 pt-1 pb-2' : ''}`}>
             <div className="flex items-center gap-2">
@@ -112,7 +99,13 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
                     aria-expanded={isOpen}
                     onClick={() => work.choose(strip.id, isOpen ? null : mask.id)}
                 >
-                    <MaskIcon kind={mask.kind} isOff={mask.off} />
+                    {picture ? (
+                        <span className={`h-5 w-7 shrink-0 overflow-hidden rounded-sm border border-line bg-well ${mask.off ? 'opacity-40' : ''}`}>
+                            <SmallPicture picture={picture} />
+                        </span>
+                    ) : (
+                        <MaskIcon kind={mask.kind} isOff={mask.off} />
+                    )}
                     <span>{kind?.label ?? mask.kind}</span>
                     <span className="text-quiet">
                         {isFirst && mask.join !== 'take away' ? '' : mask.join}
@@ -136,6 +129,8 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
             {mask.problem && !mask.off && <p className="pb-1 text-[12px] text-alarm">{mask.problem}</p>}
             {isOpen && (
                 <div className="mt-1 flex flex-col gap-1">
+                    <UsedOn scene={scene} strip={strip} mask={mask} gestures={gestures} />
+                    {mask.kind === 'strokes' && <Filled on={mask.on} onFill={(start) => change({ values: { start, strokes: [] } }, start === 'shown' ? 'Fill the mask' : 'Empty the mask')} onOutline={() => begin(strip, mask.on, 'outline')} />}
                     {Array.isArray(mask.values.strokes) && <p className="text-quiet">{mask.values.strokes.length === 1 ? '1 stroke' : `${mask.values.strokes.length} strokes`}; go on with Paint.</p>}
                     <Told says="How it goes together with the masks before it: only where both let through, where either does, or taken away">
                         <ChoiceField label="Joins by" value={mask.join} choices={joins.map((join) => ({ value: join, label: join }))} onSet={(join) => change({ join, ...(mask.lets && !isFirst && (join === 'intersect') !== holdsRest ? { lets: turned } : {}) }, 'Join of the mask')} />
@@ -156,43 +151,21 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, gestures }: { scene: Sc
                                 hand={hand(parameter.name, parameter.label)}
                             />
                         ))}
-                    {mask.on === 'scene' && (
-                        <>
-                            {!kind?.parameters.some(({ name }) => name === 'feather') && (
-                                <Told says="Softens it, however it came about">
-                                    <NumberField label="Feather" value={mask.feather ?? 0} unit="px" least={0} most={1000} step={0.5} rest={0} hand={ownHand((feather) => ({ feather }), 'Feather of the mask')} />
-                                </Told>
-                            )}
-                            <Told says={holdsRest ? 'How much it hides at most' : mask.join === 'add' ? 'How much it adds at most' : 'How much it takes away at most'}>
-                                <NumberField
-                                    label="Density"
-                                    value={holdsRest ? 100 - lets[0] : lets[1]}
-                                    unit="%"
-                                    least={holdsRest ? 100 - lets[1] : lets[0]}
-                                    most={100}
-                                    step={1}
-                                    rest={100}
-                                    hand={ownHand((density) => ({ lets: holdsRest ? [100 - density, lets[1]] : [lets[0], density] }), 'Density of the mask')}
-                                />
-                            </Told>
-                            {(holdsRest ? lets[1] < 100 : lets[0] > 0) && (
-                                <Told says={holdsRest ? 'What it holds back even where it lets through most' : 'What it does even where it is nothing'}>
-                                    <NumberField
-                                        label="Always"
-                                        value={holdsRest ? 100 - lets[1] : lets[0]}
-                                        unit="%"
-                                        least={0}
-                                        most={holdsRest ? 100 - lets[0] : lets[1]}
-                                        step={1}
-                                        rest={0}
-                                        hand={ownHand((always) => ({ lets: holdsRest ? [lets[0], 100 - always] : [always, lets[1]] }), 'Density of the mask')}
-                                    />
-                                </Told>
-                            )}
-                        </>
-                    )}
+                    {mask.on === 'scene' && <MaskSoftness strip={strip} mask={mask} holdsRest={holdsRest} gestures={gestures} />}
                 </div>
             )}
+        </div>
+    );
+}
+
+/** A painted mask whole or empty again, or filled inside an outline. */
+function Filled({ on, onFill, onOutline }: { on: Ground; onFill: (start: 'shown' | 'hidden') => void; onOutline: () => void }) {
+    return on === 'emitter' ? null : (
+        <div className="flex flex-wrap items-center gap-1.5">
+            <span className="w-[100px] text-quiet">Fill it</span>
+            <Action label="Whole" title="Lets through everywhere: its strokes go" onPress={() => onFill('shown')} />
+            <Action label="Not at all" title="Holds back everywhere: its strokes go" onPress={() => onFill('hidden')} />
+            <Action label="In an outline" title="Draw an outline: what lies inside is let through too" onPress={onOutline} />
         </div>
     );
 }

@@ -18,6 +18,7 @@ import { PointField } from './PointField';
 import { ShellsField } from './ShellsField';
 import { StanceField } from './StanceField';
 import { StopsControl } from './StopsField';
+import { StripChoice } from './StripChoice';
 import { SurfaceField } from './SurfaceField';
 import { ToggleControl } from './ToggleField';
 import { Told } from './Told';
@@ -37,6 +38,7 @@ const ofTypes: Record<string, FunctionComponent<ValueProps>> = {
     shells: ShellsField,
     picture: PictureField,
     plate: PlateChoice,
+    strip: StripChoice,
     plates: PlatesField,
     bends: BendsField,
     corners: CornersField,

@@ -33,6 +33,12 @@ const LOOKS: Record<string, ReactNode> = {
     ),
     'colour area': <path d="M3 4 l4-2 3 2.500 4-3 3 3 5-2 -1 4 4 3 -4 1.500 1 3 -5-1.500 -3 2 -3-3 -5 2 0-4 -3-1.500z" fill="#e8e8e8" />,
     strokes: <path d="M3 12 C9 11 9 4 14 4.500 S 20 11 25 3.500" fill="none" stroke="#e8e8e8" strokeWidth={3} strokeLinecap="round" />,
+    brightness: (
+        <>
+            <circle cx={14} cy={7.500} r={5} fill="#e8e8e8" />
+            <path d="M14 2.500 a5 5 0 0 1 0 10z" fill="#6a6a6a" />
+        </>
+    ),
     texture: (
         <g fill="#e8e8e8">
             {[3, 8, 13, 18, 23].flatMap((x, at) => [4, 9].map((y) => <circle key={`${x} ${y}`} cx={x + (y > 5 ? 2 : 0)} cy={y + (at % 2)} r={1.5} />))}

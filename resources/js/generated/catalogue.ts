@@ -4426,6 +4426,63 @@ export const maskKinds: MaskKind[] = [
                 "says": "Tones of the texture from here on hide nothing"
             }
         ]
+    },
+    {
+        "key": "brightness",
+        "label": "Brightness",
+        "grounds": [
+            "scene"
+        ],
+        "parameters": [
+            {
+                "name": "of",
+                "label": "Of",
+                "type": "strip",
+                "section": "falloff",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "the picture below",
+                "says": "Whose brightness it is: of another strip by itself, or of all that lies below"
+            },
+            {
+                "name": "blacks",
+                "label": "Blacks start at",
+                "type": "number",
+                "section": "falloff",
+                "unit": "%",
+                "least": 0,
+                "most": 95,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Tones of the texture up to here add nothing: its border and its fog go"
+            },
+            {
+                "name": "whites",
+                "label": "Whites held at",
+                "type": "number",
+                "section": "falloff",
+                "unit": "%",
+                "least": 5,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 100,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Tones of the texture from here on hide nothing"
+            }
+        ]
     }
 ];
 

@@ -224,6 +224,11 @@ export class Gestures {
         }
     }
 
+    /** The falloff of a strip on another one too, in place of its own: what changes the one changes both. */
+    async useMasksOn(strip: string, other: string): Promise<void> {
+        await this.outbox.put(this.of(other, 'Use the masks too', 'take-masks', { from: strip, same: true }));
+    }
+
     async removeMask(strip: string, mask: string): Promise<void> {
         if (await this.outbox.put(this.of(strip, 'Delete mask', 'remove-mask', { mask }))) {
             work.choose(strip);

@@ -24,6 +24,8 @@ export const looking = {
     letGoOfKeys: () => set({ before: false, clean: false }),
     /** Shows a mask alone in grey, or nothing of that. */
     viewMask: (maskAlone: string | null) => set({ maskAlone }),
+    /** Lays what a mask holds back under a tint while its softness is worked on, or no longer. */
+    tintMask: (maskTinted: string | null) => set({ maskTinted }),
     /** How the picture is seen; asked for once more, it is seen as it is. */
     see: (seeing: Seeing) => set((state) => ({ seeing: state.seeing === seeing ? 'colours' : seeing })),
     /** Judges a plate's cut-out under a tint, or no longer. */

@@ -103,6 +103,8 @@ export type Work = Arrangement & {
     shownRevision: number;
     /** A mask that is seen alone, in grey. */
     maskAlone: string | null;
+    /** The mask whose softness is being worked on: what it holds back lies under a tint. */
+    maskTinted: string | null;
     /** How the picture is seen. */
     seeing: Seeing;
     /** Whether the modes of the chosen strip are looked at side by side. */
@@ -154,6 +156,7 @@ export const fresh: Work = {
     stageLines: null,
     shownRevision: 0,
     maskAlone: null,
+    maskTinted: null,
     seeing: 'colours',
     modesOpen: false,
     solo: [],

@@ -23,7 +23,9 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
     const moving = useWork((state) => state.moving);
     const solo = useWork((state) => state.solo);
     const before = useWork((state) => state.before);
-    const mask = useWork((state) => state.maskAlone);
+    const maskTinted = useWork((state) => state.maskTinted);
+    const mask = useWork((state) => state.maskTinted ?? state.maskAlone);
+    const over = maskTinted !== null;
     const tint = useWork((state) => state.tint);
     const seeing = useWork((state) => state.seeing);
     const chosen = useWork((state) => state.chosen);
@@ -71,7 +73,7 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
         }
         const scale = restScale(lens, looked, globalThis.devicePixelRatio || 1);
         // writing a change down does not change the picture
-        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0, inForce: 0 })), everySource(scene, pending), scene.stage, scene.ambient, pending[STAGE], pending[AMBIENT], scene.white, looked, scale, solo, before, mask, tint, as, alone, attempt]);
+        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0, inForce: 0 })), everySource(scene, pending), scene.stage, scene.ambient, pending[STAGE], pending[AMBIENT], scene.white, looked, scale, solo, before, mask, over, tint, as, alone, attempt]);
         if (content !== null && content === asked.current) {
             revision.current = scene.revision;
             if (hasCome.current) {
@@ -91,13 +93,14 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
             solo,
             before,
             mask,
+            over,
             tint,
             as,
             alone,
             moving,
             since: moving ? useWork.getState().movedAt : performance.now(),
         });
-    }, [scene, lens, looked, view, pending, moving, solo, before, mask, tint, as, alone, attempt]);
+    }, [scene, lens, looked, view, pending, moving, solo, before, mask, over, tint, as, alone, attempt]);
 
     // once the server can be reached again the picture comes by itself
     useEffect(() => {

@@ -10,6 +10,7 @@ use Aumbrel\Core\Color\Gel;
 use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Kind\Drawn;
 use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Kind\Exchanged;
 use Aumbrel\Core\Kind\Ground;
 use Aumbrel\Core\Kind\Join;
 use Aumbrel\Core\Kind\LiesUnder;
@@ -124,6 +125,7 @@ final class Catalogue
     {
         return [
             'key' => $kind::key(), 'label' => $kind::label(), 'grounds' => array_map(static fn (Ground $ground): string => $ground->value, $kind::grounds()),
+            'becomes' => is_subclass_of($kind, Exchanged::class) ? $kind::becomes() : null,
             'parameters' => self::parameters($kind::key(), $kind::parameters()),
         ];
     }

@@ -12,6 +12,7 @@ use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\PassphraseController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlateController;
+use App\Http\Controllers\RampController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\SceneController;
 use App\Http\Controllers\SphereController;
@@ -40,6 +41,9 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
     Route::post('scenes', [SceneController::class, 'store']);
     Route::post('scenes/lay', [SceneController::class, 'lay']);
     Route::get('storage', [SceneController::class, 'storage']);
+    Route::get('ramps', [RampController::class, 'index']);
+    Route::post('ramps', [RampController::class, 'store']);
+    Route::delete('ramps/{ramp}', [RampController::class, 'destroy'])->where('ramp', '[0-9a-z]{26}');
     Route::post('intakes', [IntakeController::class, 'begin']);
     Route::prefix('intakes/{intake}')->where(['intake' => '[0-9a-f]{32}'])->group(function (): void {
         Route::get('', [IntakeController::class, 'show']);

@@ -6,8 +6,9 @@ namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Color\Rgb;
 
-/** A strip of a single colour as it is stored. */
+/** A strip of a colour as it is stored, the same everywhere or not. */
 interface OneTone extends StripKind
 {
-    public function tone(): Rgb;
+    /** Null where it is of more than one. */
+    public function tone(): ?Rgb;
 }

@@ -8,27 +8,35 @@ use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\LightColour;
 use Aumbrel\Core\Kind\Everywhere;
 use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\LaidRamp;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Level;
 use Aumbrel\Core\Kind\OneColour;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Splits;
+use Aumbrel\Core\Ramp\ColourRamp;
 use Aumbrel\Core\Ramp\ToneRamp;
 use Aumbrel\Core\Value\ChoiceValue;
 use Aumbrel\Core\Value\LightColourValue;
 use Aumbrel\Core\Value\ToneRampValue;
 use Aumbrel\Core\Value\Values;
 
-/** Colour over everything that its masks leave: plain, or keyed by the tones below, so that black stays black. */
+/**
+ * Colour over everything that its masks leave: plain, keyed by the tones below, so that black stays black, or a ramp from one
+ * colour of light to another.
+ */
 final readonly class Wash implements Splits
 {
     use Plain;
 
-    private const KEYED = ['plain', 'by tones'];
+    private const KEYED = ['plain', 'by tones', LaidRamp::LINEAR, LaidRamp::RADIAL];
 
-    /** @param  ToneRamp|null  $ramp  of its own; null from black to the colour */
-    public function __construct(private LightColour $colour, private bool $isKeyed, private ?ToneRamp $ramp)
+    /**
+     * @param  ToneRamp|null  $ramp  of its own; null from black to the colour
+     * @param  LaidRamp|null  $laid  null where it is of one colour, or goes by tones
+     */
+    private function __construct(private LightColour $colour, private bool $isKeyed, private ?ToneRamp $ramp, private ?LaidRamp $laid)
     {
     }
 
@@ -55,15 +63,16 @@ final readonly class Wash implements Splits
     public static function parameters(): array
     {
         return [
-            LightColourValue::named('colour', 'Colour', 'light', LightColour::kelvin(3200)),
+            LightColourValue::named('colour', 'Colour', 'light', LightColour::kelvin(3200))->shownWhen('keyed', [self::KEYED[0], self::KEYED[1]]),
             ChoiceValue::named('keyed', 'Keyed', 'light', self::KEYED, self::KEYED[0]),
             ToneRampValue::optional('ramp', 'Tones', 'light', 'black to the colour')->shownWhen('keyed', [self::KEYED[1]]),
+            ...LaidRamp::parameters('keyed', ColourRamp::of([0.0, '#ffab5e', 1.0, 0.5, true], [1.0, '#5f8dff', 1.0])),
         ];
     }
 
     public static function from(Values $values): self
     {
-        return new self($values->object('colour', LightColour::class), $values->text('keyed') === self::KEYED[1], $values->optional('ramp', ToneRamp::class));
+        return new self($values->object('colour', LightColour::class), $values->text('keyed') === self::KEYED[1], $values->optional('ramp', ToneRamp::class), LaidRamp::from($values, 'keyed'));
     }
 
     /** Two gels by tones, in hard light, at nine tenths (common practice, no source). */
@@ -87,6 +96,9 @@ final readonly class Wash implements Splits
 
     public function layers(Site $site): array
     {
+        if ($this->laid !== null) {
+            return [new Layer($site->mode(), $this->laid->field($site->stage()), $this->laid->tint($site->stage()), new Level($site->level()))];
+        }
         $colour = $this->colour->linear($site->white());
         if ($colour->largest() <= 0 && $this->ramp === null) {
             return [];

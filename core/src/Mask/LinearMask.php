@@ -7,8 +7,9 @@ namespace Aumbrel\Core\Mask;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\Exchanged;
 use Aumbrel\Core\Kind\Ground;
-use Aumbrel\Core\Kind\MaskKind;
+use Aumbrel\Core\Ramp\Laid;
 use Aumbrel\Core\Ramp\Stops;
 use Aumbrel\Core\Value\MaskStopsValue;
 use Aumbrel\Core\Value\PointValue;
@@ -16,11 +17,8 @@ use Aumbrel\Core\Value\ToggleValue;
 use Aumbrel\Core\Value\Values;
 
 /** A gradient along the line from one point to another, the same all the way across. */
-final readonly class LinearMask implements MaskKind
+final readonly class LinearMask implements Exchanged
 {
-    /** Shorter gradients than this (scene pixels) are steps; it keeps the slope finite. */
-    private const SHORTEST = 1e-3;
-
     public function __construct(public Point $from, public Point $to, public Stops $stops, public bool $smooth)
     {
     }
@@ -60,24 +58,25 @@ final readonly class LinearMask implements MaskKind
         return ['from' => [$centre->x, $centre->y - $span / 4], 'to' => [$centre->x, $centre->y + $span / 4]];
     }
 
-    /** @return array{float, float} the gradient's slope per scene pixel along x and y */
-    private function slope(): array
+    public static function becomes(): string
     {
-        $dx = $this->to->x - $this->from->x;
-        $dy = $this->to->y - $this->from->y;
-        $length = max(self::SHORTEST, hypot($dx, $dy));
-        if ($dx == 0.0 && $dy == 0.0) {
-            $dx = self::SHORTEST;
-        }
+        return 'radial';
+    }
 
-        return [$dx / $length ** 2, $dy / $length ** 2];
+    /** Round its start, as far as it goes. */
+    public function exchanged(): array
+    {
+        $radius = max(1.0, round($this->from->distanceTo($this->to), 2));
+
+        return [
+            'centre' => $this->from->toArray(), 'radius' => $radius, 'secondRadius' => $radius, 'turn' => round(rad2deg(-atan2($this->to->y - $this->from->y, $this->to->x - $this->from->x)), 3),
+            'inner' => 0, 'stops' => $this->stops->toArray(), 'smooth' => $this->smooth,
+        ];
     }
 
     public function valueAt(float $x, float $y): float
     {
-        [$slopeX, $slopeY] = $this->slope();
-
-        return $this->stops->valueAt(($x - $this->from->x) * $slopeX + ($y - $this->from->y) * $slopeY, $this->smooth);
+        return $this->stops->valueAt((new Laid($this->from, $this->to))->at($x, $y), $this->smooth);
     }
 
     public function problem(): ?string
@@ -87,15 +86,8 @@ final readonly class LinearMask implements MaskKind
 
     public function write(KernelWriter $kernel, Window $window): string
     {
-        [$slopeX, $slopeY] = $this->slope();
-        $along = $kernel->number($slopeX);
-        $down = $kernel->number($slopeY);
-        $atCorner = $kernel->number(-$this->from->x * $slopeX - $this->from->y * $slopeY);
-        $rowStart = $kernel->variable('rowStart');
-        $kernel->row("{$rowStart} = {$atCorner} + \$y * {$down};");
-        $t = $kernel->variable('t');
         $mask = $kernel->variable('mask');
-        $kernel->line("{$t} = {$rowStart} + \$x * {$along};");
+        $t = (new Laid($this->from, $this->to))->write($kernel);
         $this->stops->write($kernel, $t, $mask, $this->smooth);
 
         return $mask;

@@ -7,8 +7,8 @@ namespace Aumbrel\Core\Mask;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\Exchanged;
 use Aumbrel\Core\Kind\Ground;
-use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Ramp\Stops;
 use Aumbrel\Core\Value\MaskStopsValue;
 use Aumbrel\Core\Value\NumberValue;
@@ -18,7 +18,7 @@ use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
 
 /** A gradient outward from an inner ellipse (t = 0) to an outer one (t = 1). */
-final readonly class RadialMask implements MaskKind
+final readonly class RadialMask implements Exchanged
 {
     public function __construct(
         public Point $centre,
@@ -70,6 +70,19 @@ final readonly class RadialMask implements MaskKind
     public static function placed(Point $centre, float $span): array
     {
         return ['centre' => $centre->toArray(), 'radius' => $span / 3, 'secondRadius' => $span / 3];
+    }
+
+    public static function becomes(): string
+    {
+        return 'linear';
+    }
+
+    /** From its inner radius to its outer one, where the first radius points. */
+    public function exchanged(): array
+    {
+        $way = static fn (Point $from, float $length, float $turn): array => [round($from->x + $length * cos(deg2rad($turn)), 2), round($from->y - $length * sin(deg2rad($turn)), 2)];
+
+        return ['from' => $way($this->centre, $this->inner, $this->turn), 'to' => $way($this->centre, max($this->inner, $this->radius), $this->turn), 'stops' => $this->stops->toArray(), 'smooth' => $this->smooth];
     }
 
     public function valueAt(float $x, float $y): float

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Ramp;
 
+use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Kernel\KernelWriter;
@@ -20,17 +21,17 @@ final readonly class ColourRamp
     /** Names it; asked for again and again. */
     public string $key;
 
-    /** @param  non-empty-list<array{offset: float, own: array{Rgb, float}, midpoint: float}>  $stops  each with its colour and its opacity */
+    /** @param  non-empty-list<array{offset: float, own: array{Rgb, float}, midpoint: float, smooth: bool}>  $stops  each with its colour and its opacity */
     private function __construct(private array $stops)
     {
         $this->key = hash('xxh128', serialize($stops));
     }
 
-    /** @param  array{float, string, 2?: float, 3?: float}  ...$stops offset, colour, opacity and midpoint of each */
+    /** @param  array{float, string, 2?: float, 3?: float, 4?: bool}  ...$stops offset, colour, opacity and midpoint of each, and whether the stretch after it is smooth */
     public static function of(array ...$stops): self
     {
         return self::read(array_map(
-            static fn (array $stop): array => ['offset' => $stop[0], 'colour' => $stop[1], 'opacity' => $stop[2] ?? 1.0, 'midpoint' => $stop[3] ?? 0.5], array_values($stops),
+            static fn (array $stop): array => ['offset' => $stop[0], 'colour' => $stop[1], 'opacity' => $stop[2] ?? 1.0, 'midpoint' => $stop[3] ?? 0.5, 'smooth' => $stop[4] ?? false], array_values($stops),
         ), 'stops');
     }
 
@@ -45,7 +46,7 @@ final readonly class ColourRamp
     /** The same opacities in one colour. */
     public function inColour(Rgb $colour): self
     {
-        return new self(array_map(static fn (array $stop): array => ['offset' => $stop['offset'], 'own' => [$colour, $stop['own'][1]], 'midpoint' => $stop['midpoint']], $this->stops));
+        return new self(array_map(static fn (array $stop): array => array_replace($stop, ['own' => [$colour, $stop['own'][1]]]), $this->stops));
     }
 
     /**
@@ -101,10 +102,24 @@ final readonly class ColourRamp
         $kernel->line("if ({$opacity} > {$kernel->number(self::NOTHING)}) { {$opacity} = 1.0 / {$opacity}; {$into[0]} *= {$opacity}; {$into[1]} *= {$opacity}; {$into[2]} *= {$opacity}; }");
     }
 
-    /** @return list<array{offset: float, colour: string, opacity: float, midpoint: float}> */
+    /** Whether it is opaque throughout. */
+    public function isOpaque(): bool
+    {
+        return array_filter($this->stops, static fn (array $stop): bool => $stop['own'][1] < 1.0) === [];
+    }
+
+    /** As a mask: what it has of opacity, or where it is opaque throughout its brightness. */
+    public function asMask(): Stops
+    {
+        $isOpaque = $this->isOpaque();
+
+        return Stops::read(array_map(static fn (array $stop): array => Course::written($stop, ['value' => $isOpaque ? min(1.0, Luma::of($stop['own'][0]->red, $stop['own'][0]->green, $stop['own'][0]->blue)) : $stop['own'][1]]), $this->stops), 'stops');
+    }
+
+    /** @return list<array<string, mixed>> */
     public function toArray(): array
     {
-        return array_map(static fn (array $stop): array => ['offset' => $stop['offset'], 'colour' => $stop['own'][0]->toHex(), 'opacity' => $stop['own'][1], 'midpoint' => $stop['midpoint']], $this->stops);
+        return array_map(static fn (array $stop): array => Course::written($stop, ['colour' => $stop['own'][0]->toHex(), 'opacity' => $stop['own'][1]]), $this->stops);
     }
 
     /**

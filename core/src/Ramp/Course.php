@@ -12,7 +12,7 @@ use Closure;
  * Where between its stops a ramp is: stops stand at offsets in order, and the ends hold.
  *
  * A midpoint belongs to the stretch after its stop and bends t to t^(ln 0.5 / ln H) (W3C CSS Images Level 4, color
- * transition hint); smooth then eases each stretch by 3t² - 2t³. Two stops at one offset make a step, at which the later
+ * transition hint); smooth then eases a stretch, or each one, by 3t² - 2t³. Two stops at one offset make a step, at which the later
  * one holds.
  */
 final class Course
@@ -23,8 +23,8 @@ final class Course
      * @template T
      *
      * @param  string  $shape  what a stop looks like, for messages
-     * @param  Closure(array<mixed>, string): T  $own  what a stop has beside offset and midpoint; told the stop and its field
-     * @return non-empty-list<array{offset: float, own: T, midpoint: float}>
+     * @param  Closure(array<mixed>, string): T  $own  what a stop has beside offset, midpoint and whether the stretch after it is smooth; told the stop and its field
+     * @return non-empty-list<array{offset: float, own: T, midpoint: float, smooth: bool}>
      *
      * @throws SceneError naming $field
      */
@@ -44,7 +44,7 @@ final class Course
                 throw SceneError::expected("{$field}[{$at}].offset", "an offset not before the last one ({$last})", $offset);
             }
             $last = $offset;
-            $stops[] = ['offset' => $offset, 'own' => $own($stop, "{$field}[{$at}]"), 'midpoint' => self::share($stop['midpoint'] ?? 0.5, "{$field}[{$at}].midpoint", 0.01, 0.99)];
+            $stops[] = ['offset' => $offset, 'own' => $own($stop, "{$field}[{$at}]"), 'midpoint' => self::share($stop['midpoint'] ?? 0.5, "{$field}[{$at}].midpoint", 0.01, 0.99), 'smooth' => self::toggle($stop['smooth'] ?? false, "{$field}[{$at}].smooth")];
         }
 
         return $stops;
@@ -53,7 +53,7 @@ final class Course
     /**
      * The stops around t and the share of the later one, written plainly; kernels run the same as branches.
      *
-     * @template S of array{offset: float, midpoint: float}
+     * @template S of array{offset: float, midpoint: float, smooth: bool}
      *
      * @param  non-empty-list<S>  $stops
      * @return array{S, S, float}
@@ -68,7 +68,7 @@ final class Course
                 }
                 $share = (($t - $last['offset']) / ($stop['offset'] - $last['offset'])) ** self::bend($last['midpoint']);
 
-                return [$last, $stop, $smooth ? $share * $share * (3 - 2 * $share) : $share];
+                return [$last, $stop, $smooth || $last['smooth'] ? $share * $share * (3 - 2 * $share) : $share];
             }
             $last = $stop;
         }
@@ -79,7 +79,7 @@ final class Course
     /**
      * Writes the branches that find the place of the variable $t.
      *
-     * @template S of array{offset: float, midpoint: float}
+     * @template S of array{offset: float, midpoint: float, smooth: bool}
      *
      * @param  non-empty-list<S>  $stops
      * @param  Closure(S): string  $hold  the text where one stop holds
@@ -98,7 +98,7 @@ final class Course
                 if (abs($last['midpoint'] - 0.5) > 1e-9) {
                     $kernel->line("{$share} = {$share} ** {$kernel->number(self::bend($last['midpoint']))};");
                 }
-                if ($smooth) {
+                if ($smooth || $last['smooth']) {
                     $kernel->line("{$share} = {$share} * {$share} * (3.0 - 2.0 * {$share});");
                 }
                 $kernel->line("{$between($last, $stop, $share)} }");
@@ -106,6 +106,24 @@ final class Course
             $last = $stop;
         }
         $kernel->line("else { {$hold($last)} }");
+    }
+
+    /**
+     * What every stop has, as it stands in a file.
+     *
+     * @param  array{offset: float, midpoint: float, smooth: bool}  $stop
+     * @param  array<string, mixed>  $own  what it has beside
+     * @return array<string, mixed>
+     */
+    public static function written(array $stop, array $own): array
+    {
+        return ['offset' => $stop['offset'], ...$own, 'midpoint' => $stop['midpoint'], ...($stop['smooth'] ? ['smooth' => true] : [])];
+    }
+
+    /** @throws SceneError naming $field */
+    private static function toggle(mixed $raw, string $field): bool
+    {
+        return is_bool($raw) ? $raw : throw SceneError::expected($field, 'true or false', $raw);
     }
 
     /** @throws SceneError naming $field */

@@ -10,7 +10,7 @@ use Aumbrel\Core\Kernel\KernelWriter;
 /** The stops of a mask's gradient: offset, value 0..1 and midpoint, along a {@see Course}. */
 final readonly class Stops
 {
-    /** @param  non-empty-list<array{offset: float, value: float, midpoint: float}>  $stops */
+    /** @param  non-empty-list<array{offset: float, value: float, midpoint: float, smooth: bool}>  $stops */
     private function __construct(public array $stops)
     {
     }
@@ -29,7 +29,7 @@ final readonly class Stops
     {
         $read = Course::read($raw, $field, '{offset, value}', static fn (array $stop, string $at): float => Course::share($stop['value'] ?? null, "{$at}.value", 0, 1));
 
-        return new self(array_map(static fn (array $stop): array => ['offset' => $stop['offset'], 'value' => $stop['own'], 'midpoint' => $stop['midpoint']], $read));
+        return new self(array_map(static fn (array $stop): array => ['offset' => $stop['offset'], 'value' => $stop['own'], 'midpoint' => $stop['midpoint'], 'smooth' => $stop['smooth']], $read));
     }
 
     /** The value at t, written plainly; kernels write the same as branches. */
@@ -48,9 +48,9 @@ final readonly class Stops
             static fn (array $from, array $to, string $share): string => "{$into} = {$kernel->number($from['value'])} + {$share} * {$kernel->number($to['value'] - $from['value'])};");
     }
 
-    /** @return list<array{offset: float, value: float, midpoint: float}> */
+    /** @return list<array<string, mixed>> */
     public function toArray(): array
     {
-        return $this->stops;
+        return array_map(static fn (array $stop): array => Course::written($stop, ['value' => $stop['value']]), $this->stops);
     }
 }

@@ -12,7 +12,7 @@ use InvalidArgumentException;
 /** Tones to colours: stops of offset, colour and midpoint along a {@see Course}, mixed as they are stored (encoded). */
 final readonly class ToneRamp
 {
-    /** @param  non-empty-list<array{offset: float, own: Rgb, midpoint: float}>  $stops  each with its colour */
+    /** @param  non-empty-list<array{offset: float, own: Rgb, midpoint: float, smooth: bool}>  $stops  each with its colour */
     private function __construct(private array $stops)
     {
     }
@@ -20,7 +20,7 @@ final readonly class ToneRamp
     /** From black to a colour, which keeps black black. */
     public static function toward(Rgb $colour): self
     {
-        return new self([['offset' => 0.0, 'own' => new Rgb(0, 0, 0), 'midpoint' => 0.5], ['offset' => 1.0, 'own' => $colour, 'midpoint' => 0.5]]);
+        return new self([['offset' => 0.0, 'own' => new Rgb(0, 0, 0), 'midpoint' => 0.5, 'smooth' => false], ['offset' => 1.0, 'own' => $colour, 'midpoint' => 0.5, 'smooth' => false]]);
     }
 
     /** @throws SceneError naming $field */
@@ -53,10 +53,10 @@ final readonly class ToneRamp
             )));
     }
 
-    /** @return list<array{offset: float, colour: string, midpoint: float}> */
+    /** @return list<array<string, mixed>> */
     public function toArray(): array
     {
-        return array_map(static fn (array $stop): array => ['offset' => $stop['offset'], 'colour' => $stop['own']->toHex(), 'midpoint' => $stop['midpoint']], $this->stops);
+        return array_map(static fn (array $stop): array => Course::written($stop, ['colour' => $stop['own']->toHex()]), $this->stops);
     }
 
     /** @throws SceneError naming $field */

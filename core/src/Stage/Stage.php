@@ -24,7 +24,7 @@ final readonly class Stage
      * @param  float|null  $focal  px, when it was set by hand
      * @param  array<string, mixed>  $unknown
      */
-    private function __construct(public ?Floor $floor, public array $walls, public ?float $focal, private int $width, int $height, private array $unknown = [])
+    private function __construct(public ?Floor $floor, public array $walls, public ?float $focal, private int $width, private int $height, private array $unknown = [])
     {
         $this->camera = new Camera($focal ?? $floor->focal ?? Camera::USUAL_FOCAL * $width, $width / 2, $floor?->horizon, $floor?->contactAt($width / 2) ?? (float) $height, $height / 2);
     }
@@ -46,6 +46,12 @@ final readonly class Stage
         }
 
         return new self($floor, $walls, $focal === null ? null : (float) $focal, $width, $height, $fields->rest());
+    }
+
+    /** @return array{int, int} width and height of the picture */
+    public function size(): array
+    {
+        return [$this->width, $this->height];
     }
 
     /** Whether anything is marked. */

@@ -13,7 +13,7 @@ final readonly class ColourRampValue extends ValueType
     public const SCHEMA = ['type' => 'array', 'minItems' => 1, 'maxItems' => Course::MOST, 'items' => [
         'type' => 'object', 'required' => ['offset', 'colour'], 'properties' => [
             'offset' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1], 'colour' => FlatColourValue::SCHEMA,
-            'opacity' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1], 'midpoint' => ['type' => 'number', 'minimum' => 0.01, 'maximum' => 0.99],
+            'opacity' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1], 'midpoint' => ['type' => 'number', 'minimum' => 0.01, 'maximum' => 0.99], 'smooth' => ['type' => 'boolean'],
         ],
     ]];
 

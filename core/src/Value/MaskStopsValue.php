@@ -35,7 +35,7 @@ final readonly class MaskStopsValue extends ValueType
         return ['type' => 'array', 'minItems' => 1, 'maxItems' => Course::MOST, 'items' => [
             'type' => 'object', 'required' => ['offset', 'value'], 'properties' => [
                 'offset' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1], 'value' => ['type' => 'number', 'minimum' => 0, 'maximum' => 1],
-                'midpoint' => ['type' => 'number', 'minimum' => 0.01, 'maximum' => 0.99],
+                'midpoint' => ['type' => 'number', 'minimum' => 0.01, 'maximum' => 0.99], 'smooth' => ['type' => 'boolean'],
             ],
         ]];
     }

@@ -1,4 +1,4 @@
-import type { Changes, Export, Noticed, Outlines, Point, Reading, Scene, SceneCard, StageLines, Values } from './types';
+import type { Changes, ColourStop, Export, KeptRamp, Noticed, Outlines, Point, Reading, Scene, SceneCard, StageLines, Stop, ToneStop, Values } from './types';
 
 /** Something that the server would not do, in its words. */
 export class Refused extends Error {
@@ -197,6 +197,10 @@ export const api = {
     restoreScene: (id: string) => json<SceneCard>('POST', `scenes/${id}/restore`),
     /** a picture that becomes no plate, by the file that was taken in */
     bring: (id: string, intake: string) => json<{ name: string }>('POST', `scenes/${id}/pictures`, { intake }),
+    ramps: () => json<{ ramps: KeptRamp[] }>('GET', 'ramps'),
+    /** Keeps a ramp of colours, or a mask's, for other scenes. */
+    keepRamp: (name: string, stops: (ColourStop | ToneStop | Stop)[]) => json<{ ramps: KeptRamp[] }>('POST', 'ramps', { name, stops }),
+    takeOutRamp: (id: string) => json<{ ramps: KeptRamp[] }>('DELETE', `ramps/${id}`),
     pieces: (id: string, strip: string) => json<{ vanished: number }>('GET', `scenes/${id}/plates/${strip}/pieces`),
     sphere: async (azimuth: number, elevation: number, size: number) =>
         new ImageData(new Uint8ClampedArray(await (await ask('GET', `sphere?azimuth=${azimuth}&elevation=${elevation}&size=${size}`)).arrayBuffer()), size, size),

@@ -7,13 +7,17 @@ export type Colour = ({ swatch: string; kelvin?: undefined } | { kelvin: number;
 /** What a light's colour comes to: as a swatch, the stops that its gel takes, and whether a gel is at the end of what there is. */
 export type Seen = { swatch: string; loss: number; atEnd: boolean };
 
-export type Stop = { offset: number; value: number; midpoint: number };
+/** `smooth` is of the stretch after the stop. */
+export type Stop = { offset: number; value: number; midpoint: number; smooth?: boolean };
 
 /** A stop of a ramp from tones to colours. */
-export type ToneStop = { offset: number; colour: string; midpoint: number };
+export type ToneStop = { offset: number; colour: string; midpoint: number; smooth?: boolean };
 
 /** A stop of a ramp of colours that come and go. */
 export type ColourStop = ToneStop & { opacity: number };
+
+/** A ramp that is kept by name, and what a mask makes of it; those that were there from the start have no id. */
+export type KeptRamp = { id: string | null; name: string; stops: ColourStop[]; mask: Stop[] };
 
 /** One layer of a glow: px, stops, percent; its own colour, ramp or mode where it has one. */
 export type Shell = { part: 'core' | 'body' | 'fog' | 'halo'; radius: number; level: number; pale: number; colour?: Colour; ramp?: ColourStop[]; mode?: string };
@@ -253,4 +257,4 @@ export type StripKind = { key: string; label: string; hint: string; family: stri
 
 export type SourceKind = { key: string; label: string; hint: string; parameters: Parameter[] };
 
-export type MaskKind = { key: string; label: string; grounds: string[]; parameters: Parameter[] };
+export type MaskKind = { key: string; label: string; grounds: string[]; /** the kind that one of this kind is exchanged for in place */ becomes: string | null; parameters: Parameter[] };

@@ -81,6 +81,7 @@ type ItemProps = { scene: Scene; strip: Strip; mask: Mask; isFirst: boolean; isO
 
 function MaskItem({ scene, strip, mask, isFirst, isOpen, picture, gestures }: ItemProps) {
     const kind = maskKinds.find((other) => other.key === mask.kind);
+    const becomes = maskKinds.find((other) => other.key === kind?.becomes);
     const isAlone = useWork((state) => state.maskAlone === mask.id);
     const change = (part: MaskChange, label: string) => void gestures.change(strip.id, { masks: { [mask.id]: part } }, label);
     // the first one stands alone: it holds back what it does not let through
@@ -130,6 +131,7 @@ function MaskItem({ scene, strip, mask, isFirst, isOpen, picture, gestures }: It
             {isOpen && (
                 <div className="mt-1 flex flex-col gap-1">
                     <UsedOn scene={scene} strip={strip} mask={mask} gestures={gestures} />
+                    {becomes && <Action label={`Make it ${becomes.label.toLowerCase()}`} title="Where it is, with the same ramp" onPress={() => void gestures.exchangeMask(strip.id, mask.id)} />}
                     {mask.kind === 'strokes' && <Filled on={mask.on} onFill={(start) => change({ values: { start, strokes: [] } }, start === 'shown' ? 'Fill the mask' : 'Empty the mask')} onOutline={() => begin(strip, mask.on, 'outline')} />}
                     {Array.isArray(mask.values.strokes) && <p className="text-quiet">{mask.values.strokes.length === 1 ? '1 stroke' : `${mask.values.strokes.length} strokes`}; go on with Paint.</p>}
                     <Told says="How it goes together with the masks before it: only where both let through, where either does, or taken away">

@@ -1,10 +1,10 @@
-import { Plus, RotateCcw } from 'lucide-react';
+import { RotateCcw } from 'lucide-react';
 import type { ToneStop } from '../api/types';
+import { colourAt } from '../session/stops';
 import { colourOf } from '../session/strips';
 import type { Hand, ValueProps } from './hand';
+import { RampEditor } from './RampEditor';
 import { Row } from './Row';
-import { StopColour } from './StopColour';
-import { MOST_STOPS, StopFrame } from './StopFrame';
 
 /** Tones to colours: each stop's tone, colour and midpoint. Without stops of its own it goes from black to the strip's colour. */
 export function ToneRampField({ parameter, value, hand, strip }: ValueProps) {
@@ -24,40 +24,21 @@ export function ToneRampField({ parameter, value, hand, strip }: ValueProps) {
             </Row>
         );
     }
-    function add() {
-        const [before, after] = [stops?.[stops.length - 2], stops?.[stops.length - 1]];
-        if (stops && after) {
-            const offset = before ? (before.offset + after.offset) / 2 : after.offset;
-            hand.set([...stops.slice(0, -1), { offset, colour: before?.colour ?? after.colour, midpoint: 0.5 }, after]);
-        }
-    }
-
+    const reset = (
+        <button aria-label={`${parameter.label}: ${parameter.whenEmpty}`} title={parameter.whenEmpty} className="rounded-sm p-1 text-quiet hover:text-ink" onClick={() => hand.set(null)}>
+            <RotateCcw size={12} />
+        </button>
+    );
     return (
-        <div className="flex flex-col gap-1">
-            <div className="flex items-center gap-2">
-                <span className="w-[100px] shrink-0 text-quiet">{parameter.label}</span>
-                <div
-                    className="h-4 flex-1 rounded-sm border border-line"
-                    style={{ background: stops.length > 1 ? `linear-gradient(90deg, ${stops.map((stop) => `${stop.colour} ${stop.offset * 100}%`).join(', ')})` : stops[0]?.colour }}
-                    aria-hidden
-                />
-                <button aria-label="Add a tone" className="rounded-sm p-1 text-quiet hover:text-ink" onClick={add} disabled={stops.length >= MOST_STOPS}>
-                    <Plus size={13} />
-                </button>
-                <button aria-label={`${parameter.label}: ${parameter.whenEmpty}`} title={parameter.whenEmpty} className="rounded-sm p-1 text-quiet hover:text-ink" onClick={() => hand.set(null)}>
-                    <RotateCcw size={12} />
-                </button>
-            </div>
-            {stops.map((_, at) => (
-                <StopFrame
-                    key={at}
-                    stops={stops}
-                    at={at}
-                    hand={hand as Hand<ToneStop[]>}
-                    words={{ offset: `Tone ${at + 1}`, remove: `Remove tone ${at + 1}` }}
-                    before={<StopColour stops={stops} at={at} hand={hand as Hand<ToneStop[]>} />}
-                />
-            ))}
-        </div>
+        <RampEditor
+            label={parameter.label}
+            stops={stops}
+            hand={hand as Hand<ToneStop[]>}
+            colour={(share) => `rgb(${colourAt(stops, share).slice(0, 3).join(' ')})`}
+            parts={{ colour: true }}
+            words={{ stop: 'Tone', add: 'Add a tone' }}
+            taken={(kept) => kept.stops.map(({ offset, colour, midpoint, smooth }) => ({ offset, colour, midpoint, ...(smooth ? { smooth } : {}) }))}
+            more={reset}
+        />
     );
 }

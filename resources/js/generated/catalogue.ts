@@ -945,7 +945,12 @@ export const stripKinds: StripKind[] = [
                     "kelvin": 3200
                 },
                 "optional": false,
-                "shownWhen": {},
+                "shownWhen": {
+                    "keyed": [
+                        "plain",
+                        "by tones"
+                    ]
+                },
                 "whenEmpty": "",
                 "says": "The colour of the light, by temperature, gel or swatch"
             },
@@ -960,7 +965,9 @@ export const stripKinds: StripKind[] = [
                 "step": 1,
                 "choices": [
                     "plain",
-                    "by tones"
+                    "by tones",
+                    "a linear ramp",
+                    "a radial ramp"
                 ],
                 "default": "plain",
                 "optional": false,
@@ -987,6 +994,83 @@ export const stripKinds: StripKind[] = [
                 },
                 "whenEmpty": "black to the colour",
                 "says": "Which tones of the picture beneath are lit how much"
+            },
+            {
+                "name": "stops",
+                "label": "Ramp",
+                "type": "colour ramp",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    {
+                        "offset": 0,
+                        "colour": "#ffab5e",
+                        "opacity": 1,
+                        "midpoint": 0.5,
+                        "smooth": true
+                    },
+                    {
+                        "offset": 1,
+                        "colour": "#5f8dff",
+                        "opacity": 1,
+                        "midpoint": 0.5
+                    }
+                ],
+                "optional": false,
+                "shownWhen": {
+                    "keyed": [
+                        "a linear ramp",
+                        "a radial ramp"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "Its colours from one end to the other, and how much there is of each"
+            },
+            {
+                "name": "from",
+                "label": "Ramp from",
+                "type": "point",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "keyed": [
+                        "a linear ramp",
+                        "a radial ramp"
+                    ]
+                },
+                "whenEmpty": "the top of the picture",
+                "says": "Where the first stop of the ramp lies; a radial one goes round it"
+            },
+            {
+                "name": "to",
+                "label": "Ramp to",
+                "type": "point",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "keyed": [
+                        "a linear ramp",
+                        "a radial ramp"
+                    ]
+                },
+                "whenEmpty": "the bottom of the picture",
+                "says": "Where the last stop of the ramp lies"
             }
         ]
     },
@@ -3534,7 +3618,7 @@ export const stripKinds: StripKind[] = [
     {
         "key": "fill",
         "label": "Flat colour",
-        "hint": "A flat colour, to tint or to burn",
+        "hint": "A flat colour or a ramp, to tint or to burn",
         "family": "flat",
         "course": "Shade",
         "fadesInStops": false,
@@ -3545,6 +3629,26 @@ export const stripKinds: StripKind[] = [
         "shines": null,
         "hangsOn": [],
         "parameters": [
+            {
+                "name": "filled",
+                "label": "Filled with",
+                "type": "choice",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "one colour",
+                    "a linear ramp",
+                    "a radial ramp"
+                ],
+                "default": "one colour",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "One colour everywhere, or a ramp along a line or round a place"
+            },
             {
                 "name": "colour",
                 "label": "Colour",
@@ -3557,9 +3661,90 @@ export const stripKinds: StripKind[] = [
                 "choices": [],
                 "default": "#20304a",
                 "optional": false,
-                "shownWhen": {},
+                "shownWhen": {
+                    "filled": [
+                        "one colour"
+                    ]
+                },
                 "whenEmpty": "",
                 "says": "The colour that is laid over what is beneath"
+            },
+            {
+                "name": "stops",
+                "label": "Ramp",
+                "type": "colour ramp",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    {
+                        "offset": 0,
+                        "colour": "#20304a",
+                        "opacity": 1,
+                        "midpoint": 0.5,
+                        "smooth": true
+                    },
+                    {
+                        "offset": 1,
+                        "colour": "#20304a",
+                        "opacity": 0,
+                        "midpoint": 0.5
+                    }
+                ],
+                "optional": false,
+                "shownWhen": {
+                    "filled": [
+                        "a linear ramp",
+                        "a radial ramp"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "Its colours from one end to the other, and how much there is of each"
+            },
+            {
+                "name": "from",
+                "label": "Ramp from",
+                "type": "point",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "filled": [
+                        "a linear ramp",
+                        "a radial ramp"
+                    ]
+                },
+                "whenEmpty": "the top of the picture",
+                "says": "Where the first stop of the ramp lies; a radial one goes round it"
+            },
+            {
+                "name": "to",
+                "label": "Ramp to",
+                "type": "point",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "filled": [
+                        "a linear ramp",
+                        "a radial ramp"
+                    ]
+                },
+                "whenEmpty": "the bottom of the picture",
+                "says": "Where the last stop of the ramp lies"
             }
         ]
     },
@@ -3835,6 +4020,7 @@ export const maskKinds: MaskKind[] = [
         "grounds": [
             "scene"
         ],
+        "becomes": "radial",
         "parameters": [
             {
                 "name": "from",
@@ -3919,6 +4105,7 @@ export const maskKinds: MaskKind[] = [
         "grounds": [
             "scene"
         ],
+        "becomes": "linear",
         "parameters": [
             {
                 "name": "centre",
@@ -4053,6 +4240,7 @@ export const maskKinds: MaskKind[] = [
             "plate",
             "emitter"
         ],
+        "becomes": null,
         "parameters": [
             {
                 "name": "path",
@@ -4112,6 +4300,7 @@ export const maskKinds: MaskKind[] = [
             "plate",
             "emitter"
         ],
+        "becomes": null,
         "parameters": [
             {
                 "name": "start",
@@ -4156,6 +4345,7 @@ export const maskKinds: MaskKind[] = [
         "grounds": [
             "plate"
         ],
+        "becomes": null,
         "parameters": [
             {
                 "name": "strokes",
@@ -4182,6 +4372,7 @@ export const maskKinds: MaskKind[] = [
             "plate",
             "emitter"
         ],
+        "becomes": null,
         "parameters": [
             {
                 "name": "at",
@@ -4258,6 +4449,7 @@ export const maskKinds: MaskKind[] = [
         "grounds": [
             "scene"
         ],
+        "becomes": null,
         "parameters": [
             {
                 "name": "texture",
@@ -4433,6 +4625,7 @@ export const maskKinds: MaskKind[] = [
         "grounds": [
             "scene"
         ],
+        "becomes": null,
         "parameters": [
             {
                 "name": "of",

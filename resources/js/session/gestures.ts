@@ -229,6 +229,11 @@ export class Gestures {
         await this.outbox.put(this.of(other, 'Use the masks too', 'take-masks', { from: strip, same: true }));
     }
 
+    /** A linear mask becomes a radial one where it is, or the other way round. */
+    async exchangeMask(strip: string, mask: string): Promise<void> {
+        await this.outbox.put(this.of(strip, 'Exchange linear and radial', 'exchange-mask', { mask }));
+    }
+
     async removeMask(strip: string, mask: string): Promise<void> {
         if (await this.outbox.put(this.of(strip, 'Delete mask', 'remove-mask', { mask }))) {
             work.choose(strip);

@@ -1,9 +1,12 @@
 import type { Point, StripChange, Values } from '../../api/types';
 import { allowed } from '../../session/ranges';
+import { stopsOf } from '../../session/stops';
 import { clamp, numberOf, pointOf } from '../../session/strips';
 import { startDrag } from './drag';
 import type { MaskHandleProps } from './types';
+import { grey } from './LinearHandles';
 import { Grip, Line } from './parts';
+import { RampGrips } from './RampGrips';
 
 /** Centre, both radii (the first one turns) and the inner radius of a radial mask. */
 export function RadialHandles({ strip, mask, lens, gestures }: MaskHandleProps) {
@@ -11,6 +14,7 @@ export function RadialHandles({ strip, mask, lens, gestures }: MaskHandleProps) 
     const radius = numberOf(mask.values, 'radius', 1);
     const second = numberOf(mask.values, 'secondRadius', 1);
     const inner = numberOf(mask.values, 'inner');
+    const stops = stopsOf(mask.values.stops);
     const turn = (numberOf(mask.values, 'turn') * Math.PI) / 180;
     const at = (u: number, v: number): Point => [centre[0] + u * Math.cos(turn) + v * Math.sin(turn), centre[1] - u * Math.sin(turn) + v * Math.cos(turn)];
     const ellipse = (share: number): Point[] => Array.from({ length: 65 }, (_, k) => at(radius * share * Math.cos((k * Math.PI) / 32), second * share * Math.sin((k * Math.PI) / 32)));
@@ -22,6 +26,18 @@ export function RadialHandles({ strip, mask, lens, gestures }: MaskHandleProps) 
         <>
             <Line lens={lens} points={ellipse(1)} />
             {inner > 0 && inner < radius && <Line lens={lens} points={ellipse(inner / radius)} dashed />}
+            {inner < radius && (
+                <RampGrips
+                    lens={lens}
+                    from={at(inner, 0)}
+                    to={at(radius, 0)}
+                    stops={stops}
+                    strength={(stop) => stop.value}
+                    colour={(stop) => grey(stop.value)}
+                    drag={(label, next) => drag(label, (point) => ({ stops: next(point) }))}
+                    onSet={(next, label) => void gestures.change(strip.id, { masks: { [mask.id]: { values: { stops: next } } } }, label)}
+                />
+            )}
             <Grip lens={lens} at={at(-inner, 0)} label="Inner radius" shape="bar" turn={-numberOf(mask.values, 'turn')} onGrab={drag('Inner radius', (point) => ({ inner: Math.round(clamp(distance(point), 0, radius)) }))} />
             <Grip
                 lens={lens}

@@ -1,6 +1,6 @@
 import type { PointerEvent } from 'react';
 import type { Point } from '../../api/types';
-import { inReach, toView, type Lens } from '../../session/camera';
+import { inReach, toScene, toView, type Lens } from '../../session/camera';
 
 /**
  * What a grip is for is told by its shape: a place is round, the middle of something a ring, a size a bar across the way it
@@ -9,7 +9,7 @@ import { inReach, toView, type Lens } from '../../session/camera';
 type Shape = 'round' | 'ring' | 'bar' | 'quarter' | 'half' | 'diamond';
 
 /** Something to grab: small to look at, at least 24 px to hit, with a dark rim so that it stands out on any picture. */
-export function Grip(props: { lens: Lens; at: Point; label: string; title?: string; shape?: Shape; /** degrees clockwise */ turn?: number; colour?: string; cursor?: string; onGrab: (event: PointerEvent<SVGGElement>) => void }) {
+export function Grip(props: { lens: Lens; at: Point; label: string; title?: string; shape?: Shape; /** degrees clockwise */ turn?: number; colour?: string; cursor?: string; onGrab: (event: PointerEvent<SVGGElement>) => void; onDouble?: () => void }) {
     // what lies outside of the view waits at its border
     const near = inReach(props.lens, props.at);
     const [x, y] = toView(props.lens, near);
@@ -17,7 +17,7 @@ export function Grip(props: { lens: Lens; at: Point; label: string; title?: stri
     const fill = props.colour ?? '#f4f4f4';
     const rim = { stroke: '#161616', strokeWidth: 1.5, fill };
     return (
-        <g transform={`translate(${x} ${y})`} data-at={`${props.at[0]} ${props.at[1]}`} data-away={isAway || undefined} opacity={isAway ? 0.7 : undefined} role="button" tabIndex={-1} aria-label={props.label} data-handle={props.label} style={{ cursor: props.cursor ?? 'grab' }} className="group outline-none" onPointerDown={props.onGrab}>
+        <g transform={`translate(${x} ${y})`} data-at={`${props.at[0]} ${props.at[1]}`} data-away={isAway || undefined} opacity={isAway ? 0.7 : undefined} role="button" tabIndex={-1} aria-label={props.label} data-handle={props.label} style={{ cursor: props.cursor ?? 'grab' }} className="group outline-none" onPointerDown={props.onGrab} onDoubleClick={props.onDouble}>
             <title>{props.title ?? props.label}</title>
             <circle r={13} fill="transparent" />
             {(props.shape ?? 'round') === 'round' && <circle r={5.5} {...rim} />}
@@ -48,11 +48,18 @@ export function Line({ lens, points, dashed = false, colour = '#f4f4f4' }: { len
 }
 
 /** A line that can be grabbed anywhere along it. */
-export function GrabLine({ lens, points, label, onGrab }: { lens: Lens; points: Point[]; label: string; onGrab: (event: PointerEvent<SVGPolylineElement>) => void }) {
+type GrabLineProps = { lens: Lens; points: Point[]; label: string; title?: string; onGrab: (event: PointerEvent<SVGPolylineElement>) => void; /** told where on the picture it was clicked twice */ onDouble?: (at: Point) => void };
+
+export function GrabLine({ lens, points, label, title = label, onGrab, onDouble }: GrabLineProps) {
     const path = points.map((point) => toView(lens, point).join(',')).join(' ');
     return (
-        <polyline points={path} fill="none" stroke="transparent" strokeWidth={16} style={{ cursor: 'move' }} data-handle={label} onPointerDown={onGrab}>
-            <title>{label}</title>
+        <polyline points={path} fill="none" stroke="transparent" strokeWidth={16} style={{ cursor: 'move' }} data-handle={label} onPointerDown={onGrab}
+            onDoubleClick={(event) => {
+                const { left, top } = (event.currentTarget.closest('svg') ?? event.currentTarget).getBoundingClientRect();
+                onDouble?.(toScene(lens, [event.clientX - left, event.clientY - top]));
+            }}
+        >
+            <title>{title}</title>
         </polyline>
     );
 }

@@ -159,3 +159,13 @@ it('leaves a scene of version 1 as it was: the mode of an open group counts for 
         expect(closedPicture($strips('multiply'))($x, $y))->toEqual(closedPicture($strips('normal'))($x, $y));
     }
 });
+
+it('takes hardly any light for hardly any', function (): void {
+    $faint = ['masks' => [['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [0, 0], 'to' => [SIDE, 0], 'stops' => [['offset' => 0, 'value' => 1e-19], ['offset' => 1, 'value' => 1e-19]]]]]];
+    $air = ['id' => 'w', 'kind' => 'wash', 'mode' => 'airlight', 'values' => ['colour' => ['swatch' => '#ff8040']], ...$faint];
+    $picture = ['id' => 'p', 'kind' => 'plate', 'mode' => 'airlight', 'values' => ['picture' => 'soft'], ...$faint];
+    foreach ([$air, $picture] as $strip) {
+        $shown = closedPicture([$strip], false);
+        expect($shown(9, 20)[3])->toBe(0.0)->and(closedPicture([closedGroup([$strip])])(9, 20))->toEqual(closedPicture([])(9, 20));
+    }
+});

@@ -272,7 +272,8 @@ final readonly class Mixer
         $alpha = $this->kernel->variable('alpha');
         $this->kernel->line($layer->mode === BlendMode::Add
             ? "{$alpha} = {$strength} + {$before}; if ({$alpha} > 1.0) { {$alpha} = 1.0; }"
-            : "{$alpha} = {$strength} < 1.0 ? 1.0 - (1.0 - {$before}) * (1.0 - {$strength}) : 1.0;");
+            // not as one less what both leave: that is nothing where there is hardly anything
+            : "{$alpha} = {$strength} < 1.0 ? {$strength} + {$before} - {$strength} * {$before} : 1.0;");
 
         return $alpha;
     }

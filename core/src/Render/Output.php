@@ -22,7 +22,7 @@ final readonly class Output
     /** What a mask holds back lies under this tint, red, green, blue, and by this much. */
     private const TINT = [0.20, 0.62, 0.58];
 
-    private const TINTED = 0.66;
+    private const TINTED = 0.58;
 
     /**
      * The picture, and over it a tint where a mask holds back.

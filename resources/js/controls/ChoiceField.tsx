@@ -6,7 +6,7 @@ export function ChoiceField({ label, value, choices, onSet }: { label: string; v
     const id = useId();
     return (
         <Row label={label} id={id}>
-            <select id={id} value={value} className="h-6 rounded-sm bg-well px-1.5" onChange={(event) => onSet(event.target.value)}>
+            <select id={id} value={value} className="h-6 max-w-[156px] min-w-0 rounded-sm bg-well px-1.5" onChange={(event) => onSet(event.target.value)}>
                 {choices.map((choice) => (
                     <option key={choice.value} value={choice.value}>
                         {choice.label}

@@ -24,6 +24,7 @@ use Aumbrel\Core\Registry;
 use Aumbrel\Core\Stage\SceneSource;
 use Aumbrel\Core\Stage\Source;
 use Aumbrel\Core\Stroke\Pressure;
+use Aumbrel\Core\Stroke\Tip;
 use Aumbrel\Core\Value\Parameter;
 use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Words;
@@ -48,6 +49,7 @@ final class Catalogue
         $gels = $write(array_map(static fn (Gel $gel): array => ['name' => $gel->name, 'swatch' => $gel->swatch->toHex(), 'transmission' => $gel->transmission, 'loss' => round($gel->loss(new Rgb(1, 1, 1)), 2)], Gel::shelf()));
         $conversions = $write(Gel::CONVERSIONS);
         $pressures = $write(array_column(Pressure::cases(), 'value'));
+        $tips = $write(array_column(Tip::shelf(), 'value'));
         $joins = $write(array_column(Join::cases(), 'value'));
         $level = $write(['least' => Unit::LEAST_LEVEL, 'most' => Unit::MOST_LEVEL]);
 
@@ -81,6 +83,9 @@ final class Catalogue
             export const conversions: Record<string, number> = {$conversions};
 
             export const pressures: string[] = {$pressures};
+
+            /** The brush tips that are there from the start. */
+            export const tips: string[] = {$tips};
 
             export const joins: string[] = {$joins};
 

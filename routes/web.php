@@ -16,6 +16,7 @@ use App\Http\Controllers\RampController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\SceneController;
 use App\Http\Controllers\SphereController;
+use App\Http\Controllers\TipController;
 use App\Http\Controllers\ToneController;
 use App\Http\Middleware\PageSession;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
@@ -44,6 +45,9 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
     Route::get('ramps', [RampController::class, 'index']);
     Route::post('ramps', [RampController::class, 'store']);
     Route::delete('ramps/{ramp}', [RampController::class, 'destroy'])->where('ramp', '[0-9a-z]{26}');
+    Route::get('tips', [TipController::class, 'index']);
+    Route::post('tips', [TipController::class, 'store']);
+    Route::delete('tips/{tip}', [TipController::class, 'destroy'])->where('tip', '[0-9a-z]{26}');
     Route::post('intakes', [IntakeController::class, 'begin']);
     Route::prefix('intakes/{intake}')->where(['intake' => '[0-9a-f]{32}'])->group(function (): void {
         Route::get('', [IntakeController::class, 'show']);

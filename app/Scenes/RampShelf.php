@@ -7,48 +7,33 @@ namespace App\Scenes;
 use App\Faults\NotPossible;
 use Aumbrel\Core\Ramp\ColourRamp;
 use Aumbrel\Core\Ramp\Shelf;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 
-/** Ramps that are kept by name, for every scene: those that are there from the start, and those of this shelf. */
-final class RampShelf
+/** Ramps that are kept by name for every scene: those that are there from the start, and those of this shelf. */
+final class RampShelf extends NamedShelf
 {
-    public const LONGEST_NAME = 60;
-
-    private const MOST = 300;
-
     /** @return list<array{id: string|null, name: string, stops: list<array<string, mixed>>, mask: list<array<string, mixed>>}> ours first; `mask` is what a mask makes of it */
     public function all(): array
     {
-        $all = [];
-        foreach (Shelf::ours() as $name => $ramp) {
-            $all[] = self::told(null, $name, $ramp);
-        }
-        foreach (DB::table('ramps')->orderBy('created_at')->orderBy('id')->get() as $row) {
-            $all[] = self::told($row->id, $row->name, ColourRamp::read(json_decode($row->stops, true, 16, JSON_THROW_ON_ERROR), 'stops'));
-        }
+        $ours = array_map(static fn (string $name, ColourRamp $ramp): array => self::told(null, $name, $ramp), array_keys(Shelf::ours()), array_values(Shelf::ours()));
+        $kept = array_map(static fn (array $row): array => self::told($row['id'], $row['name'], ColourRamp::read(json_decode($row['what'], true, 16, JSON_THROW_ON_ERROR), 'stops')), $this->kept('stops'));
 
-        return $all;
+        return [...$ours, ...$kept];
     }
 
     /** @throws NotPossible when the name is taken, or the shelf is full */
     public function keep(string $name, ColourRamp $ramp): void
     {
-        $name = trim($name);
-        DB::transaction(static function () use ($name, $ramp): void {
-            if (isset(Shelf::ours()[$name]) || DB::table('ramps')->where('name', $name)->exists()) {
-                throw new NotPossible('name', "There is a ramp called \"{$name}\" already: give this one another name.");
-            }
-            if (DB::table('ramps')->count() >= self::MOST) {
-                throw new NotPossible('name', 'The shelf holds '.self::MOST.' ramps: take one out first.');
-            }
-            DB::table('ramps')->insert(['id' => Str::lower((string) Str::ulid()), 'name' => $name, 'stops' => json_encode($ramp->toArray(), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)]);
-        });
+        $this->put($name, ['stops' => json_encode($ramp->toArray(), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)]);
     }
 
-    public function takeOut(string $id): void
+    protected function table(): string
     {
-        DB::table('ramps')->where('id', $id)->delete();
+        return 'ramps';
+    }
+
+    protected function ours(): array
+    {
+        return array_map(strval(...), array_keys(Shelf::ours()));
     }
 
     /** @return array{id: string|null, name: string, stops: list<array<string, mixed>>, mask: list<array<string, mixed>>} */

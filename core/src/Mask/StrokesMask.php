@@ -12,6 +12,8 @@ use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kind\Bounded;
 use Aumbrel\Core\Kind\Ground;
+use Aumbrel\Core\Kind\Guide;
+use Aumbrel\Core\Kind\GuidedMask;
 use Aumbrel\Core\Kind\PlateMask;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Stroke\Strokes;
@@ -20,7 +22,7 @@ use Aumbrel\Core\Value\StrokesValue;
 use Aumbrel\Core\Value\Values;
 
 /** Painted strokes that reveal and hide, on a ground that is hidden or shown. */
-final readonly class StrokesMask implements Bounded, PlateMask
+final readonly class StrokesMask implements Bounded, GuidedMask, PlateMask
 {
     private const STARTS = ['hidden', 'shown'];
 
@@ -80,6 +82,22 @@ final readonly class StrokesMask implements Bounded, PlateMask
     public function write(KernelWriter $kernel, Window $window): string
     {
         return "{$kernel->plane($this->plane(Frame::scene($window)))}[\$i]";
+    }
+
+    public function isGuided(): bool
+    {
+        foreach ($this->strokes->all as $stroke) {
+            if ($stroke->alike > 0) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function writeGuided(KernelWriter $kernel, Window $window, Guide $guide): string
+    {
+        return "{$kernel->plane(new StrokesPlane($this->strokes->all, $this->startsShown ? 1.0 : 0.0, Frame::scene($window), $guide))}[\$i]";
     }
 
     public function onPlate(Frame $frame, PictureSource $picture): Plane

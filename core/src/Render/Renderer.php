@@ -200,7 +200,11 @@ final class Renderer
     /** What the strips of a scene find around them in a window. */
     public function sites(Scene $scene, Window $window): Sites
     {
-        return new Sites($scene, $window, $this->shelf, fn (Scene $scene, array $strips, Window $window): array => $this->values($this->planner($scene, $window)->brightness($strips), $window));
+        return new Sites(
+            $scene, $window, $this->shelf,
+            fn (Scene $scene, array $strips, Window $window): array => $this->values($this->planner($scene, $window)->brightness($strips), $window, 'shape'),
+            fn (Scene $scene, array $strips, Window $window): array => $this->values($this->planner($scene, $window)->picture($strips, 8), $window, 'out'),
+        );
     }
 
     /** @return array{int, array<string, string>} clipped pixels, and the packed bytes of each result */
@@ -237,19 +241,15 @@ final class Renderer
         $value = $formula($kernel);
         $kernel->line("{$kernel->stored('shape')} = {$value};");
 
-        return $this->values(new Plan([new Pass($kernel->finish())], ['shape']), $window);
+        return $this->values(new Plan([new Pass($kernel->finish())], ['shape']), $window, 'shape');
     }
 
-    /** @return list<float> what a plan leaves in the line `shape`, row after row */
-    private function values(Plan $plan, Window $window): array
+    /** @return ($line is 'out' ? list<int> : list<float>) what a plan leaves in a line, row after row */
+    private function values(Plan $plan, Window $window, string $line): array
     {
-        [, $rows] = $this->runner->run($plan, $window, static function (array $lines): array {
-            /** @var list<float> $line */
-            $line = $lines['shape'];
+        [, $rows] = $this->runner->run($plan, $window, static fn (array $lines): mixed => $lines[$line]);
 
-            return $line;
-        });
-
+        /** @var list<list<float>> $rows */
         return array_merge(...$rows);
     }
 }

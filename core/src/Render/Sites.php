@@ -10,6 +10,7 @@ use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Kind\GuidedMask;
 use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\PictureMask;
@@ -34,8 +35,13 @@ final class Sites
     /** @var array<string, PlateOutline|null> by strip */
     private array $outlines = [];
 
-    /** @param  Closure(Scene, list<Strip>, Window): list<float>  $brightness  of strips, encoded luma times alpha at each pixel */
-    public function __construct(public readonly Scene $scene, public readonly Window $window, private readonly PictureShelf $shelf, private readonly Closure $brightness)
+    private ?PlatesGuide $guide = null;
+
+    /**
+     * @param  Closure(Scene, list<Strip>, Window): list<float>  $brightness  of strips, encoded luma times alpha at each pixel
+     * @param  Closure(Scene, list<Strip>, Window): list<int>  $pixels  of strips, packed
+     */
+    public function __construct(public readonly Scene $scene, public readonly Window $window, private readonly PictureShelf $shelf, private readonly Closure $brightness, private readonly Closure $pixels)
     {
     }
 
@@ -43,7 +49,7 @@ final class Sites
     public function mask(Strip $strip, MaskEntry $entry, KernelWriter $kernel): string
     {
         [$name, $formula] = $entry->mask instanceof StripMask ? $this->ofBrightness($strip, $entry->mask)
-            : ['', fn (KernelWriter $kernel, Window $window): string => $this->written($entry->mask, $kernel, $window)];
+            : [$entry->mask instanceof GuidedMask && $entry->mask->isGuided() ? $this->guide()->key() : '', fn (KernelWriter $kernel, Window $window): string => $this->written($entry->mask, $kernel, $window)];
 
         return $entry->feather === 0.0 && $entry->grow === 0.0 ? $formula($kernel, $this->window)
             : $this->softened("{$entry->shape()} {$name}", $formula, $entry->grow, $entry->feather, $kernel, true);
@@ -68,12 +74,21 @@ final class Sites
     /** Writes the value of a mask, with its picture where it needs one. */
     private function written(MaskKind $mask, KernelWriter $kernel, Window $window): string
     {
+        if ($mask instanceof GuidedMask && $mask->isGuided()) {
+            return $mask->writeGuided($kernel, $window, $this->guide());
+        }
         if (! $mask instanceof PictureMask) {
             return $mask->write($kernel, $window);
         }
         $name = $mask->picture();
 
         return $mask->writeOf($kernel, $window, $name === null ? null : $this->picture($name));
+    }
+
+    /** The picture that strokes go by which stay on what is alike. */
+    private function guide(): PlatesGuide
+    {
+        return $this->guide ??= new PlatesGuide($this->scene, $this->pixels);
     }
 
     /**

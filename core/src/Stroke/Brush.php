@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Stroke;
 
 use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Raster\Noise;
 
 /**
  * Paints strokes into a plane of mask values.
@@ -21,7 +22,18 @@ final readonly class Brush
     /** @param  array<int, float>  $mask row after row of the frame's window */
     public function paint(array &$mask, Stroke $stroke): void
     {
-        [$painted, $left, $top, $width, $height] = $this->painted($stroke);
+        $this->lay($mask, $stroke, $this->painted($stroke));
+    }
+
+    /**
+     * Moves a mask by what is painted of a stroke.
+     *
+     * @param  array<int, float>  $mask
+     * @param  array{array<int, float>, int, int, int, int}  $what  as {@see painted()} gives it
+     */
+    public function lay(array &$mask, Stroke $stroke, array $what): void
+    {
+        [$painted, $left, $top, $width, $height] = $what;
         $columns = $this->frame->window->columns;
         $toward = $stroke->letsIn ? 1.0 : 0.0;
         for ($row = 0, $from = 0; $row < $height; $row++) {
@@ -52,7 +64,7 @@ final readonly class Brush
     }
 
     /** @return array{array<int, float>, int, int, int, int} how much of the stroke is in each pixel of a box, its left, top, width and height */
-    private function painted(Stroke $stroke): array
+    public function painted(Stroke $stroke): array
     {
         $stamps = $this->stamps($stroke);
         $box = $this->box($stamps);
@@ -62,8 +74,12 @@ final readonly class Brush
         [$left, $top, $right, $bottom] = $box;
         $width = $right - $left;
         $painted = array_fill(0, $width * ($bottom - $top), 0.0);
+        $grid = TipGrid::of($stroke);
         foreach ($stamps as $at => $stamp) {
-            if ($stroke->tip === Tip::Lamp) {
+            if ($grid !== null) {
+                $turn = $stroke->tip->turns() ? 2 * M_PI * Noise::hash($stroke->seed + 7919 * $at) / 2 ** 32 : 0.0;
+                $this->gridMark($painted, $stamp, $grid, $turn, $stroke->tip === Tip::Picture ? null : $stroke->hardness, $left, $top, $width, $bottom - $top);
+            } elseif ($stroke->tip === Tip::Lamp) {
                 $this->lampMark($painted, $stamp, $this->along($stamps, $at), $stroke->stretch, $left, $top, $width, $bottom - $top);
             } else {
                 $this->stamp($painted, $stamp, $stroke->hardness, $left, $top, $width, $bottom - $top);
@@ -170,6 +186,55 @@ final readonly class Brush
                 $value = $painted[$at];
                 if ($value < $opacity) {
                     $painted[$at] = $value + ($opacity - $value) * $flow * LampMark::at($u * $u + $v * $v);
+                }
+            }
+        }
+    }
+
+    /**
+     * The mark of an irregular tip: its greys, read between them, times the disc of a plain brush where it has one.
+     *
+     * @param  array<int, float>  $painted
+     * @param  array{x: float, y: float, radius: float, reach: array{float, float}, opacity: float, flow: float}  $stamp
+     * @param  float  $turn  radians
+     * @param  float|null  $hardness  of the disc; null for the whole square
+     */
+    private function gridMark(array &$painted, array $stamp, TipGrid $grid, float $turn, ?float $hardness, int $left, int $top, int $width, int $height): void
+    {
+        ['x' => $x, 'y' => $y, 'opacity' => $opacity, 'flow' => $flow] = $stamp;
+        $radius = max(0.5, $stamp['radius']);
+        [$values, $side] = $grid->level($radius);
+        $half = $side / 2;
+        [$cos, $sin] = [cos($turn) / $radius, sin($turn) / $radius];
+        $ramp = max(1.0, $radius * (1 - ($hardness ?? 0.0)));
+        $inner = $radius * (1 + ($hardness ?? 0.0)) / 2 - $ramp / 2;
+        $last = $side - 1;
+        $from = (int) max((float) $left, ceil($x - $radius - 0.5));
+        $to = (int) min($left + $width - 1.0, floor($x + $radius - 0.5));
+        $lastRow = (int) min($top + $height - 1.0, floor($y + $radius - 0.5));
+        for ($row = (int) max((float) $top, ceil($y - $radius - 0.5)); $row <= $lastRow; $row++) {
+            $dy = $row + 0.5 - $y;
+            for ($column = $from, $at = ($row - $top) * $width + $from - $left, $dx = $from + 0.5 - $x; $column <= $to; $column++, $at++, $dx += 1.0) {
+                $u = ($cos * $dx + $sin * $dy + 1.0) * $half - 0.5;
+                $v = ($cos * $dy - $sin * $dx + 1.0) * $half - 0.5;
+                if ($u < -0.5 || $v < -0.5 || $u > $side - 0.5 || $v > $side - 0.5) {
+                    continue;
+                }
+                $u = $u > 0.0 ? ($u < $last ? $u : $last) : 0.0;
+                $v = $v > 0.0 ? ($v < $last ? $v : $last) : 0.0;
+                $i = (int) $u < $last ? (int) $u : $last - 1;
+                $j = (int) $v < $last ? (int) $v : $last - 1;
+                $k = $j * $side + $i;
+                $high = $values[$k] + ($u - $i) * ($values[$k + 1] - $values[$k]);
+                $low = $values[$k + $side] + ($u - $i) * ($values[$k + $side + 1] - $values[$k + $side]);
+                $share = $high + ($v - $j) * ($low - $high);
+                if ($hardness !== null) {
+                    $disc = 1.0 - (sqrt($dx * $dx + $dy * $dy) - $inner) / $ramp;
+                    $share *= $disc > 0.0 ? ($disc < 1.0 ? $disc * $disc * (3.0 - 2.0 * $disc) : 1.0) : 0.0;
+                }
+                $value = $painted[$at];
+                if ($value < $opacity) {
+                    $painted[$at] = $value + ($opacity - $value) * $flow * $share;
                 }
             }
         }

@@ -26,6 +26,9 @@ final readonly class Stroke implements JsonSerializable
     /** Two stamps of a brush that stands still lie this far apart in time. */
     private const DWELL_MS = 50.0;
 
+    /** Stamps of hairs lie closer, so that these draw lines. */
+    private const HAIRS_APART = 0.25;
+
     private const MOST_POINTS = 5000;
 
     private const MOST_STAMPS = 100_000;
@@ -43,6 +46,8 @@ final readonly class Stroke implements JsonSerializable
      * @param  float  $stretch  how much longer a lamp's mark is along the stroke than across
      * @param  float  $dapples  0..1, how far it is broken into patches
      * @param  int  $seed  which patches
+     * @param  string|null  $grid  of a tip that is made of a picture ({@see TipGrid})
+     * @param  float  $alike  0..1, how strictly it stays on what is alike to where it began; 0 for not at all
      * @param  string|null  $name  by which it is kept elsewhere, when nothing else is known of it but what it does
      */
     private function __construct(
@@ -59,6 +64,8 @@ final readonly class Stroke implements JsonSerializable
         public float $stretch = 1.0,
         public float $dapples = 0.0,
         public int $seed = 1,
+        public ?string $grid = null,
+        public float $alike = 0.0,
     ) {
     }
 
@@ -81,6 +88,7 @@ final readonly class Stroke implements JsonSerializable
         $fields = new Fields($raw, $field);
         $pressure = $fields->take('pressure', Pressure::Nothing->value);
         $tip = $fields->take('tip', Tip::Brush->value);
+        $tip = (is_string($tip) ? Tip::tryFrom($tip) : null) ?? throw SceneError::expected("{$field}.tip", 'one of '.implode(', ', array_column(Tip::cases(), 'value')), $tip);
         $points = [];
         foreach ($fields->list('points', self::MOST_POINTS) as $at => $point) {
             $points[] = self::point($point, "{$field}.points[{$at}]");
@@ -99,10 +107,12 @@ final readonly class Stroke implements JsonSerializable
             $fields->has('reveals') ? $fields->toggle('reveals', true) : $fields->toggle('letsIn', true),
             (is_string($pressure) ? Pressure::tryFrom($pressure) : null) ?? throw SceneError::expected("{$field}.pressure", 'one of '.implode(', ', array_column(Pressure::cases(), 'value')), $pressure),
             $points,
-            tip: (is_string($tip) ? Tip::tryFrom($tip) : null) ?? throw SceneError::expected("{$field}.tip", 'one of '.implode(', ', array_column(Tip::cases(), 'value')), $tip),
+            tip: $tip,
             stretch: $fields->number('stretch', 1, 1, self::LONGEST_MARK, ''),
             dapples: $fields->number('dapples', 0, 0, 100, '%') / 100,
             seed: (int) $fields->number('seed', 1, 0, 0xFFFFFFFF, ''),
+            grid: $tip === Tip::Picture ? TipGrid::check($fields->take('grid'), "{$field}.grid") : null,
+            alike: $fields->number('alike', 0, 0, 100, '%') / 100,
         );
         if ($stroke->countStamps() > self::MOST_STAMPS) {
             throw new SceneError($field, 'is too long for so small a brush: at most '.number_format(self::MOST_STAMPS).' stamps');
@@ -150,7 +160,7 @@ final readonly class Stroke implements JsonSerializable
             return [$at->x, $at->y, $point[2], $point[3]];
         }, $this->points);
 
-        return new self($this->size, $this->hardness, $this->opacity, $this->flow, $this->spacing, $this->letsIn, $this->pressure, $points, $this->name, $this->tip, $this->stretch, $this->dapples, $this->seed);
+        return new self($this->size, $this->hardness, $this->opacity, $this->flow, $this->spacing, $this->letsIn, $this->pressure, $points, $this->name, $this->tip, $this->stretch, $this->dapples, $this->seed, $this->grid, $this->alike);
     }
 
     /** The rectangle outside which it leaves nothing; null when nothing is known of it but its name. */
@@ -161,7 +171,7 @@ final readonly class Stroke implements JsonSerializable
 
     private function apart(): float
     {
-        return max(0.5, $this->size / 2 * $this->spacing);
+        return max(0.5, $this->size / 2 * $this->spacing * ($this->tip === Tip::Bristles ? self::HAIRS_APART : 1.0));
     }
 
     /** About how many stamps it leaves. */
@@ -185,7 +195,10 @@ final readonly class Stroke implements JsonSerializable
             'spacing' => $this->spacing * 100, 'letsIn' => $this->letsIn, 'pressure' => $this->pressure->value, 'points' => $this->points,
             // a plain brush is written as it always was, and keeps its name
             ...($this->tip === Tip::Brush ? [] : ['tip' => $this->tip->value, 'stretch' => $this->stretch]),
-            ...($this->dapples > 0 ? ['dapples' => $this->dapples * 100, 'seed' => $this->seed] : []),
+            ...($this->dapples > 0 ? ['dapples' => $this->dapples * 100] : []),
+            ...($this->dapples > 0 || $this->tip->isGrid() ? ['seed' => $this->seed] : []),
+            ...($this->grid === null ? [] : ['grid' => $this->grid]),
+            ...($this->alike > 0 ? ['alike' => $this->alike * 100] : []),
         ];
     }
 

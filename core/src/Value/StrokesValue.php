@@ -56,7 +56,7 @@ final readonly class StrokesValue extends ValueType
             ...array_fill_keys(['hardness', 'opacity', 'flow'], ['type' => 'number', 'minimum' => 0, 'maximum' => 100]),
             'spacing' => ['type' => 'number', 'minimum' => 5, 'maximum' => 200], 'letsIn' => ['type' => 'boolean'], 'pressure' => ['enum' => array_column(Pressure::cases(), 'value')],
             'tip' => ['enum' => array_column(Tip::cases(), 'value')], 'stretch' => ['type' => 'number', 'minimum' => 1, 'maximum' => Stroke::LONGEST_MARK],
-            'dapples' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100], 'seed' => ['type' => 'integer', 'minimum' => 0],
+            'dapples' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100], 'seed' => ['type' => 'integer', 'minimum' => 0], 'grid' => ['type' => 'string', 'description' => '32 by 32 bytes of grey in base64'], 'alike' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100],
             'points' => ['type' => 'array', 'minItems' => 1, 'maxItems' => 5000, 'items' => ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 4, 'description' => 'x, y, pressure 0..1, ms since the stroke began']],
         ]]];
     }

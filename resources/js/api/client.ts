@@ -1,4 +1,4 @@
-import type { Changes, ColourStop, Export, KeptRamp, Noticed, Outlines, Point, Reading, Scene, SceneCard, StageLines, Stop, ToneStop, Values } from './types';
+import type { Changes, ColourStop, Export, KeptRamp, KeptTip, Noticed, Outlines, Point, Reading, Scene, SceneCard, StageLines, Stop, ToneStop, Values } from './types';
 
 /** Something that the server would not do, in its words. */
 export class Refused extends Error {
@@ -201,6 +201,10 @@ export const api = {
     /** Keeps a ramp of colours, or a mask's, for other scenes. */
     keepRamp: (name: string, stops: (ColourStop | ToneStop | Stop)[]) => json<{ ramps: KeptRamp[] }>('POST', 'ramps', { name, stops }),
     takeOutRamp: (id: string) => json<{ ramps: KeptRamp[] }>('DELETE', `ramps/${id}`),
+    tips: () => json<{ tips: KeptTip[] }>('GET', 'tips'),
+    /** A picture that was taken in becomes a brush tip. */
+    keepTip: (intake: string) => json<{ tips: KeptTip[] }>('POST', 'tips', { intake }),
+    takeOutTip: (id: string) => json<{ tips: KeptTip[] }>('DELETE', `tips/${id}`),
     pieces: (id: string, strip: string) => json<{ vanished: number }>('GET', `scenes/${id}/plates/${strip}/pieces`),
     sphere: async (azimuth: number, elevation: number, size: number) =>
         new ImageData(new Uint8ClampedArray(await (await ask('GET', `sphere?azimuth=${azimuth}&elevation=${elevation}&size=${size}`)).arrayBuffer()), size, size),

@@ -40,7 +40,14 @@ export type Stroke = {
     stretch?: number;
     dapples?: number;
     seed?: number;
+    /** of a tip that is made of a picture: its greys */
+    grid?: string;
+    /** percent: how strictly it stays on what is alike */
+    alike?: number;
 };
+
+/** A brush tip that was made of a picture. */
+export type KeptTip = { id: string; name: string; grid: string };
 
 /** Where a plate's light comes from, in its own picture, and how that was found. */
 export type FoundBearing = { by: 'outline' | 'shadow line' | 'sphere'; azimuth?: number; elevation?: number; spread?: number; confidence?: number; base?: Point; tip?: Point; top?: Point };

@@ -4930,6 +4930,14 @@ export const pressures: string[] = [
     "flow"
 ];
 
+/** The brush tips that are there from the start. */
+export const tips: string[] = [
+    "brush",
+    "chalk",
+    "bristles",
+    "spray"
+];
+
 export const joins: string[] = [
     "intersect",
     "add",

@@ -36,6 +36,43 @@ export class Pen {
     }
 }
 
+/** How long a fully steadied brush takes to come after the hand, ms. */
+const SLOWEST_MS = 260;
+
+/** A hand that trembles, steadied: the brush comes after it, the slower the steadier. */
+export class Steadied {
+    private at: [number, number] | null = null;
+
+    private time = 0;
+
+    /** @param share 0..1 */
+    constructor(private readonly share: number) {}
+
+    /** Where the brush is when the hand is there. */
+    after(x: number, y: number, time: number): [number, number] {
+        const passed = time - this.time;
+        this.time = time;
+        if (!this.at || this.share <= 0) {
+            return (this.at = [x, y]);
+        }
+        const way = 1 - Math.exp(-passed / (this.share * SLOWEST_MS));
+        return (this.at = [this.at[0] + way * (x - this.at[0]), this.at[1] + way * (y - this.at[1])]);
+    }
+}
+
+/** A stroke on the other side of a line. */
+export function mirroredStroke(stroke: Stroke, [[x0, y0], [x1, y1]]: [[number, number], [number, number]]): Stroke {
+    const [dx, dy] = [x1 - x0, y1 - y0];
+    const square = Math.max(1e-9, dx * dx + dy * dy);
+    return {
+        ...stroke,
+        points: stroke.points.map(([x, y, pressure, time]) => {
+            const along = ((x - x0) * dx + (y - y0) * dy) / square;
+            return [round(2 * (x0 + along * dx) - x), round(2 * (y0 + along * dy) - y), pressure, time];
+        }),
+    };
+}
+
 /** Points closer together than this (scene pixels) are one, unless the brush stands still. */
 const APART = 0.75;
 

@@ -2,8 +2,9 @@ import type { Ground, Scene, Strip } from '../api/types';
 import { Action } from '../controls/Action';
 import { OneOf } from '../controls/OneOf';
 import { DeskButton } from '../desk/Edge';
-import { pressures, stripKinds } from '../generated/catalogue';
+import { stripKinds } from '../generated/catalogue';
 import { Readings } from '../readings/Readings';
+import { BrushMore } from './BrushMore';
 import { groundFor, isOfLines, letsAllIn, paintable, paintsOn, paintTarget, type Target } from '../view/tools/target';
 import type { Gestures } from '../session/gestures';
 import { nextOf } from '../session/firstSteps';
@@ -190,26 +191,7 @@ function BrushSettings({ strip, isPair, gestures }: { strip: Strip; /** it share
                     )}
                     <Small label="Opacity" unit="%" value={brush.opacity} least={0} most={100} onSet={(opacity) => work.brush({ opacity })} />
                     <Small label="Flow" unit="%" value={brush.flow} least={0} most={100} onSet={(flow) => work.brush({ flow })} />
-                    <Small label="Dapples" unit="%" value={brush.dapples} least={0} most={100} onSet={(dapples) => work.brush({ dapples })} />
-                    <label className="flex items-center gap-1.5 text-quiet">
-                        Pen on
-                        <select
-                            className="h-5 w-[92px] rounded-sm bg-well px-1 text-ink"
-                            value={brush.simulated ? `speed ${brush.pressure}` : brush.pressure}
-                            onChange={(event) => work.brush({ simulated: event.target.value.startsWith('speed '), pressure: event.target.value.replace('speed ', '') })}
-                        >
-                            {pressures.map((pressure) => (
-                                <option key={pressure} value={pressure}>
-                                    {pressure}
-                                </option>
-                            ))}
-                            {pressures.slice(1).map((pressure) => (
-                                <option key={`speed ${pressure}`} value={`speed ${pressure}`}>
-                                    {pressure}, by speed
-                                </option>
-                            ))}
-                        </select>
-                    </label>
+                    <BrushMore isLamp={isLamp} isOnScene={target.on === 'scene' && !isPair} isSymmetric={!isPair} />
                 </>
             )}
         </>

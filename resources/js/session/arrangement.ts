@@ -38,7 +38,7 @@ export const plain: Arrangement = {
     darkSurround: false,
     foldedGroups: [],
     sections: {},
-    brush: { size: BRUSH_SHARE, hardness: 0, opacity: 100, flow: 100, letsIn: true, pressure: 'nothing', simulated: false, stretch: 1, dapples: 0 },
+    brush: { size: BRUSH_SHARE, hardness: 0, opacity: 100, flow: 100, letsIn: true, pressure: 'nothing', simulated: false, stretch: 1, dapples: 0, tip: 'brush', grid: '', steady: 0, alike: 0, symmetric: false },
     pick: { tolerance: 12, reach: 'touching', patch: 7 },
     letters: true,
     firstDone: [],

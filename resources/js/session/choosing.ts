@@ -1,4 +1,4 @@
-import type { Ground } from '../api/types';
+import type { Ground, Point } from '../api/types';
 import { set, useWork } from './slice';
 import { arrange } from './arranging';
 import type { BrushSettings, Drawing, Marking, Paints, Picking, PickSettings, Placing, Tool } from './state';
@@ -29,6 +29,8 @@ export const choosing = {
     /** Looks through what belongs to a source, or puts that away. */
     lookThrough: (consequence: string | null) => set({ consequence }),
     brush: (change: Partial<BrushSettings>) => arrange({ brush: { ...useWork.getState().brush, ...change } }),
+    /** The line on both sides of which strokes are painted. */
+    lay: (axis: [Point, Point] | null) => set({ axis }),
     pick: (change: Partial<PickSettings>) => arrange({ pick: { ...useWork.getState().pick, ...change } }),
     /** Whether the next outline or pick takes away. */
     takesAway: (takesAway: boolean) => set({ takesAway }),

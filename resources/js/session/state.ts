@@ -4,7 +4,7 @@ import type { Changes, Noticed, Outlines, Point, StageLines, Stroke, Values } fr
 export type Tool = 'move' | 'paint' | 'outline' | 'pick' | 'pan';
 
 /** What the brush does; its size is scene pixels. */
-export type BrushSettings = { size: number; hardness: number; opacity: number; flow: number; letsIn: boolean; pressure: string; simulated: boolean; /** of a lamp's mark: along the stroke to across */ stretch: number; /** percent */ dapples: number };
+export type BrushSettings = { size: number; hardness: number; opacity: number; flow: number; letsIn: boolean; pressure: string; simulated: boolean; /** of a lamp's mark: along the stroke to across */ stretch: number; /** percent */ dapples: number; /** what it leaves; of one made of a picture its greys and its name */ tip: string; grid: string; /** percent: how far the hand is steadied, and how strictly a stroke stays on what is alike */ steady: number; alike: number; /** every stroke is painted on both sides of a line */ symmetric: boolean };
 
 /** What of a strip is painted: a cut that follows edges, a cut stroke by stroke, what of a light shines, or where it stops. */
 export type Paints = 'rough cut' | 'exact mask' | 'what shines' | 'falloff';
@@ -102,6 +102,8 @@ export type Work = Arrangement & {
     /** The revision of the scene whose picture at rest is shown. */
     shownRevision: number;
     /** A mask that is seen alone, in grey. */
+    /** The line on both sides of which strokes are painted; null for the upright middle of the picture. */
+    axis: [Point, Point] | null;
     maskAlone: string | null;
     /** The mask whose softness is being worked on: what it holds back lies under a tint. */
     maskTinted: string | null;
@@ -155,6 +157,7 @@ export const fresh: Work = {
     inForce: {},
     stageLines: null,
     shownRevision: 0,
+    axis: null,
     maskAlone: null,
     maskTinted: null,
     seeing: 'colours',

@@ -16,10 +16,17 @@ return new class extends Migration
             $table->json('stops')->comment('as in a scene file: offset, colour, opacity, midpoint, smooth');
             $table->timestamp('created_at')->useCurrent();
         });
+        Schema::create('tips', function (Blueprint $table): void {
+            $table->ulid('id')->primary();
+            $table->string('name', 60)->unique()->comment('of a brush tip that was made of a picture');
+            $table->text('grid')->comment('32 by 32 bytes of grey in base64');
+            $table->timestamp('created_at')->useCurrent();
+        });
     }
 
     public function down(): void
     {
+        Schema::dropIfExists('tips');
         Schema::dropIfExists('ramps');
     }
 };

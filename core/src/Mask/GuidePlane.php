@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Mask;
+
+use Aumbrel\Core\Color\Oklab;
+use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Kind\Guide;
+
+/** The colours of a guide in Oklab: lightness, or one of the two others. */
+final readonly class GuidePlane implements Plane
+{
+    /** @param  0|1|2  $channel */
+    public function __construct(private Guide $guide, private Window $window, private int $channel)
+    {
+    }
+
+    public function key(): string
+    {
+        return "guide {$this->guide->key()} {$this->window->key()} {$this->channel}";
+    }
+
+    /** @return list<float> */
+    public function fill(Planes $planes): array
+    {
+        $linear = Srgb::bytesDecoded();
+        $channels = [[], [], []];
+        foreach ($this->guide->pixels($this->window) as $pixel) {
+            $colour = Oklab::ofLinear($linear[$pixel & 255], $linear[$pixel >> 8 & 255], $linear[$pixel >> 16 & 255]);
+            $channels[0][] = $colour[0];
+            $channels[1][] = $colour[1];
+            $channels[2][] = $colour[2];
+        }
+        // all three are wanted
+        foreach ([0, 1, 2] as $channel) {
+            if ($channel !== $this->channel) {
+                $planes->keep(new self($this->guide, $this->window, $channel), $channels[$channel]);
+            }
+        }
+
+        return $channels[$this->channel];
+    }
+}

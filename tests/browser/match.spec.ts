@@ -193,7 +193,7 @@ test('strokes shape the falloff of a light, with pressure, and are seen at once'
     await addSpot(page);
     await page.keyboard.press('p');
     await page.getByRole('spinbutton', { name: /^Size/ }).fill('50');
-    await page.getByRole('button', { name: 'More', exact: true }).click();
+    await page.getByRole('button', { name: 'More of the brush' }).click();
     await page.getByLabel('Pen on').selectOption('opacity');
     await page.keyboard.press('Escape');
     const lit = await shownAt(page, ...(await onScreen(page, [160, 120])));

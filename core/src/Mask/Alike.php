@@ -12,7 +12,8 @@ use Aumbrel\Core\Stroke\Stroke;
 
 /**
  * How alike the picture is to where a stroke began: exp(-(d/t)²), d the distance in Oklab from the mean colour round the first
- * point, t from 0.34 down to 0.04 as it is stricter; smoothed along the picture's own edges by the guided filter.
+ * point, t from 0.34 down to 0.04 as it is stricter; smoothed along its own edges by the guided filter, so that grain does not
+ * show and two colours of the same lightness are still told apart.
  */
 final readonly class Alike
 {
@@ -28,7 +29,8 @@ final readonly class Alike
     /** The filter's radius, of the brush's radius. */
     private const RADIUS = 0.3;
 
-    private const EPSILON = 1e-3;
+    /** What varies less than this counts as grain. */
+    private const EPSILON = 4e-3;
 
     public function __construct(private Guide $guide, private Planes $planes, private Window $window)
     {
@@ -55,17 +57,16 @@ final readonly class Alike
         $planes = array_map(fn (int $channel): array => $this->planes->numbers(new GuidePlane($this->guide, $around, $channel)), [0, 1, 2]);
         // the box with as much round it as the filter reaches
         [$columns, $rows] = [$width + 4 * $radius, $height + 4 * $radius];
-        $lightness = $alike = [];
+        $alike = [];
         [$own, $first, $second] = $this->colour($stroke);
         $per = 1 / (self::WIDEST * (1 - $stroke->alike) + self::CLOSEST * $stroke->alike) ** 2;
         for ($row = 0; $row < $rows; $row++) {
             $at = ($margin + $top - 2 * $radius + $row) * $around->columns + $margin + $left - 2 * $radius;
             for ($column = 0; $column < $columns; $column++, $at++) {
-                $lightness[] = $l = $planes[0][$at];
-                $alike[] = exp(-$per * (($l - $own) ** 2 + ($planes[1][$at] - $first) ** 2 + ($planes[2][$at] - $second) ** 2));
+                $alike[] = exp(-$per * (($planes[0][$at] - $own) ** 2 + ($planes[1][$at] - $first) ** 2 + ($planes[2][$at] - $second) ** 2));
             }
         }
-        $alike = GuidedFilter::of($lightness, $alike, $columns, $rows, $radius, self::EPSILON);
+        $alike = GuidedFilter::of($alike, $alike, $columns, $rows, $radius, self::EPSILON);
         for ($row = 0, $k = 0; $row < $height; $row++) {
             for ($column = 0, $at = ($row + 2 * $radius) * $columns + 2 * $radius; $column < $width; $column++, $at++, $k++) {
                 $values[$k] *= max(0.0, min(1.0, $alike[$at]));

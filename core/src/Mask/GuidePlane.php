@@ -28,13 +28,19 @@ final readonly class GuidePlane implements Plane
     public function fill(Planes $planes): array
     {
         $linear = Srgb::bytesDecoded();
-        $channels = [[], [], []];
+        $lightness = $first = $second = [];
+        // what is even is worked out once
+        [$last, $colour] = [-1, [0.0, 0.0, 0.0]];
         foreach ($this->guide->pixels($this->window) as $pixel) {
-            $colour = Oklab::ofLinear($linear[$pixel & 255], $linear[$pixel >> 8 & 255], $linear[$pixel >> 16 & 255]);
-            $channels[0][] = $colour[0];
-            $channels[1][] = $colour[1];
-            $channels[2][] = $colour[2];
+            if ($pixel !== $last) {
+                $colour = Oklab::ofLinear($linear[$pixel & 255], $linear[$pixel >> 8 & 255], $linear[$pixel >> 16 & 255]);
+                $last = $pixel;
+            }
+            $lightness[] = $colour[0];
+            $first[] = $colour[1];
+            $second[] = $colour[2];
         }
+        $channels = [$lightness, $first, $second];
         // all three are wanted
         foreach ([0, 1, 2] as $channel) {
             if ($channel !== $this->channel) {

@@ -18,8 +18,8 @@ export function BrushMore({ isLamp, isOnScene, isSymmetric }: { /** the strip's 
     const hasMore = (!isLamp && brush.tip !== 'brush') || brush.dapples > 0 || brush.steady > 0 || (isOnScene && brush.alike > 0) || (isSymmetric && brush.symmetric) || brush.pressure !== 'nothing';
     return (
         <Popover.Root>
-            <Popover.Trigger title="Tip, pen and hand" className="flex shrink-0 items-center gap-1 rounded-sm px-1.5 text-quiet hover:text-ink">
-                More {hasMore && <span className="h-1.5 w-1.5 rounded-full bg-warm" aria-label="something is set there" />}
+            <Popover.Trigger aria-label="More of the brush" title={hasMore ? 'Tip, pen and hand: something is set there' : 'Tip, pen and hand'} className="flex shrink-0 items-center gap-1 rounded-sm px-1.5 text-quiet hover:text-ink">
+                More {hasMore && <span className="h-1.5 w-1.5 rounded-full bg-warm" aria-hidden />}
                 <ChevronDown size={12} aria-hidden />
             </Popover.Trigger>
             <Popover.Portal>

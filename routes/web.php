@@ -78,6 +78,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
             Route::post('colour', ColourController::class);
             Route::post('tones', ToneController::class);
             Route::post('plates-at', [PlateController::class, 'at']);
+            Route::post('plates/{strip}/edge', [PlateController::class, 'edge']);
             Route::post('sources/{source}/consequence', ConsequenceController::class)->where('source', '[A-Za-z0-9_-]{1,40}');
         });
         Route::post('undo', [HistoryController::class, 'undo']);

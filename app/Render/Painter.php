@@ -54,7 +54,7 @@ final class Painter
         $window = $request->window();
         $study = Study::tryFrom($request->kind);
         if ($study !== null) {
-            return new PaintedReply(0, 0, 0, $request->strips, json_encode($study->of($this->plate($scene, $request->strips[0] ?? '')), JSON_THROW_ON_ERROR));
+            return new PaintedReply(0, 0, 0, $request->strips, json_encode($study->of($this->plate($scene, $request->strips[0] ?? ''), array_map(floatval(...), array_slice($request->strips, 1))), JSON_THROW_ON_ERROR));
         }
         if ($request->kind === RenderRequest::CONTRIBUTIONS) {
             $pictures = $this->renderer->contributions($scene, $window, $request->strips);

@@ -9,6 +9,7 @@ use App\Models\Scene;
 use App\Render\Pool\Dropped;
 use App\Render\Pool\Priority;
 use App\Render\Pool\Ticket;
+use Illuminate\Support\Str;
 
 /** What is read off a plate as a whole, by a render process. */
 final readonly class PlateStudies
@@ -17,11 +18,13 @@ final readonly class PlateStudies
     {
     }
 
-    public function of(Scene $scene, string $strip, Study $study): mixed
+    /** @param  list<float>  $numbers  that the study is asked with */
+    public function of(Scene $scene, string $strip, Study $study, array $numbers = []): mixed
     {
         $read = $this->renders->render(
-            $this->requests->of($scene, $study->value, [0.0, 0.0, 1.0, 1.0], 1.0, [$strip]),
-            new Ticket(Priority::Settled, "{$study->value} {$scene->id} {$strip}", $scene->revision),
+            $this->requests->of($scene, $study->value, [0.0, 0.0, 1.0, 1.0], 1.0, [$strip, ...array_map(strval(...), $numbers)]),
+            // what is asked with other numbers is another study
+            new Ticket(Priority::Settled, "{$study->value} {$scene->id} {$strip}".($numbers === [] ? '' : ' '.Str::uuid()), $scene->revision),
         );
         if ($read instanceof Dropped) {
             throw new NotPossible('strip', 'Something newer came in between. Try it again.');

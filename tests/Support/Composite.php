@@ -71,6 +71,33 @@ final class Composite
         return $path;
     }
 
+    /** The picture, as the core reads it. */
+    public function picture(): Flat
+    {
+        $image = new Imagick($this->file);
+        $bytes = $image->exportImagePixels(0, 0, $this->columns, $this->rows, 'RGB', Imagick::PIXEL_CHAR);
+
+        return new Flat($this->columns, $this->rows, fn (int $x, int $y): array => array_slice($bytes, 3 * ($y * $this->columns + $x), 3));
+    }
+
+    /** @return array{int, int, int, int} of what is there of the subject: left, top, width, height */
+    public function box(): array
+    {
+        return $this->box;
+    }
+
+    /** @return array{float, float} a place well inside the subject */
+    public function inside(): array
+    {
+        $deep = Distance::signed($this->alpha, $this->columns, $this->rows, INF, false);
+        $at = 0;
+        foreach ($this->alpha as $k => $alpha) {
+            $at = $alpha > 0.5 && abs($deep[$k]) > ($this->alpha[$at] > 0.5 ? abs($deep[$at]) : 0) ? $k : $at;
+        }
+
+        return [$at % $this->columns + 0.5, intdiv($at, $this->columns) + 0.5];
+    }
+
     /**
      * Zigzags down the subject, and lines around it and beside it; nowhere nearer to its edge than so many pixels.
      *
@@ -141,10 +168,17 @@ final class Composite
     public function overlap(string $file): float
     {
         $found = (new Imagick($file))->exportImagePixels(0, 0, $this->columns, $this->rows, 'A', Imagick::PIXEL_CHAR);
+
+        return $this->overlapOf(array_map(static fn (int $byte): float => $byte / 255, $found));
+    }
+
+    /** @param  array<int, float>  $found  0..1 at every pixel */
+    public function overlapOf(array $found): float
+    {
         $both = $either = 0.0;
         foreach ($this->alpha as $at => $true) {
-            $both += min($true, $found[$at] / 255);
-            $either += max($true, $found[$at] / 255);
+            $both += min($true, $found[$at]);
+            $either += max($true, $found[$at]);
         }
 
         return $both / $either;

@@ -65,6 +65,15 @@ final class PlateController
         return new JsonResponse(['rings' => $this->studies->of($scene, $strip, Study::Outline)]);
     }
 
+    /** The line along the edges of a plate's picture between two places of it. */
+    public function edge(Request $request, Scene $scene, string $strip): JsonResponse
+    {
+        /** @var array{from: array{numeric-string, numeric-string}, to: array{numeric-string, numeric-string}} $asked */
+        $asked = $request->validate(['from' => 'required|array|list|size:2', 'from.*' => 'numeric|between:-1000000,1000000', 'to' => 'required|array|list|size:2', 'to.*' => 'numeric|between:-1000000,1000000']);
+
+        return new JsonResponse(['path' => $this->studies->of($scene, $strip, Study::Edge, array_map(floatval(...), [...$asked['from'], ...$asked['to']]))]);
+    }
+
     /** How many pieces shrinking the cut-out takes away. */
     public function pieces(Scene $scene, string $strip): JsonResponse
     {

@@ -13,11 +13,14 @@ use Aumbrel\Core\CutOut\Contour;
 use Aumbrel\Core\CutOut\CutMask;
 use Aumbrel\Core\CutOut\CutMasks;
 use Aumbrel\Core\CutOut\Edge;
+use Aumbrel\Core\CutOut\EdgePath;
+use Aumbrel\Core\CutOut\FirstGuess;
 use Aumbrel\Core\CutOut\OutlineBounds;
 use Aumbrel\Core\CutOut\Pieces;
 use Aumbrel\Core\CutOut\WholeShape;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Placement;
+use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Picture\Halving;
 use Aumbrel\Core\Picture\PictureSource;
@@ -60,6 +63,28 @@ final readonly class PlateStudy
         }
 
         return $weight <= 0 ? null : (new Rgb($sums[0] / $weight, $sums[1] / $weight, $sums[2] / $weight))->encoded();
+    }
+
+    /**
+     * The line between two places of its picture that keeps to edges.
+     *
+     * @return list<array{float, float}>
+     */
+    public function edge(Point $from, Point $to): array
+    {
+        return EdgePath::between($this->picture, $from, $to);
+    }
+
+    /**
+     * Strokes for a first cut of what lies in a box, or at a place.
+     *
+     * @return list<array<string, mixed>> as in a scene file
+     */
+    public function guess(Bounds|Point $where): array
+    {
+        $guess = new FirstGuess($this->picture);
+
+        return $where instanceof Point ? $guess->at($where) : $guess->inBox($where);
     }
 
     /** How many pieces of the cut-out shrinking takes away altogether. */

@@ -205,6 +205,8 @@ export const api = {
     /** A picture that was taken in becomes a brush tip. */
     keepTip: (intake: string) => json<{ tips: KeptTip[] }>('POST', 'tips', { intake }),
     takeOutTip: (id: string) => json<{ tips: KeptTip[] }>('DELETE', `tips/${id}`),
+    /** The line along the edges of a plate's picture between two places of it. */
+    edge: (id: string, strip: string, from: Point, to: Point) => json<{ path: Point[] }>('POST', `scenes/${id}/plates/${strip}/edge`, { from, to }),
     pieces: (id: string, strip: string) => json<{ vanished: number }>('GET', `scenes/${id}/plates/${strip}/pieces`),
     sphere: async (azimuth: number, elevation: number, size: number) =>
         new ImageData(new Uint8ClampedArray(await (await ask('GET', `sphere?azimuth=${azimuth}&elevation=${elevation}&size=${size}`)).arrayBuffer()), size, size),

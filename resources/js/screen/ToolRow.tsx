@@ -137,7 +137,7 @@ function Settings({ tool, strip, isPair, gestures }: { tool: Tool; strip: Strip 
         case 'pan':
             return <Hint text="Drag the picture. The wheel zooms at the pointer." />;
         default:
-            return strip ? tool === 'paint' ? <BrushSettings strip={strip} isPair={isPair} gestures={gestures} /> : tool === 'outline' ? <OutlineSettings strip={strip} /> : <PickSettings strip={strip} /> : <Hint text="Choose a strip on the desk first: its masks are what you work on." />;
+            return strip ? tool === 'find' ? <Hint text={strip.family === 'plate' ? `Click the subject of ${strip.name}, or drag a box round it. Strokes improve what is found.` : 'Choose a plate on the desk: its subject is what is found.'} /> : tool === 'paint' ? <BrushSettings strip={strip} isPair={isPair} gestures={gestures} /> : tool === 'outline' ? <OutlineSettings strip={strip} /> : <PickSettings strip={strip} /> : <Hint text="Choose a strip on the desk first: its masks are what you work on." />;
     }
 }
 
@@ -200,10 +200,12 @@ function BrushSettings({ strip, isPair, gestures }: { strip: Strip; /** it share
 
 function OutlineSettings({ strip }: { strip: Strip }) {
     const on = groundFor(strip, useWork((state) => state.paints));
+    const alongEdges = useWork((state) => state.alongEdges);
     const ends = on === 'emitter' && isOfLines(strip) ? 'end with Enter or on the last point' : 'close on the first point';
     return (
         <>
             <TakesAway />
+            {on === 'plate' && <Action label="Along edges" title="Between two clicks it keeps to the edges of the plate's picture" pressed={alongEdges} onPress={() => work.keepToEdges(!alongEdges)} />}
             <Hint text={`Click for corners, drag for curves, ${ends}: ${GROUNDS[on]} ${strip.name}`} />
         </>
     );

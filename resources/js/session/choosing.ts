@@ -29,6 +29,8 @@ export const choosing = {
     /** Looks through what belongs to a source, or puts that away. */
     lookThrough: (consequence: string | null) => set({ consequence }),
     brush: (change: Partial<BrushSettings>) => arrange({ brush: { ...useWork.getState().brush, ...change } }),
+    /** The next outline keeps to edges, or goes straight. */
+    keepToEdges: (alongEdges: boolean) => set({ alongEdges }),
     /** The line on both sides of which strokes are painted. */
     lay: (axis: [Point, Point] | null) => set({ axis }),
     pick: (change: Partial<PickSettings>) => arrange({ pick: { ...useWork.getState().pick, ...change } }),

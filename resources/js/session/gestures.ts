@@ -240,6 +240,14 @@ export class Gestures {
         }
     }
 
+    /** A first cut of a plate: of a place on the subject, or of a box round it, in pixels of its picture. */
+    async cutSubject(strip: string, where: number[]): Promise<void> {
+        if (await this.outbox.put(this.of(strip, 'Find the subject', 'cut-subject', { where }))) {
+            const cut = this.strips().find((other) => other.id === strip)?.masks.findLast((mask) => mask.kind === 'painted cut');
+            work.choose(strip, cut?.id ?? null);
+        }
+    }
+
     async estimateBearing(strip: string): Promise<void> {
         await this.outbox.put(this.of(strip, 'Estimate the bearing', 'estimate-bearing'));
     }

@@ -1,7 +1,7 @@
 import { plain, type Arrangement } from './arrangement';
 import type { Changes, Noticed, Outlines, Point, StageLines, Stroke, Values } from '../api/types';
 
-export type Tool = 'move' | 'paint' | 'outline' | 'pick' | 'pan';
+export type Tool = 'move' | 'paint' | 'outline' | 'pick' | 'find' | 'pan';
 
 /** What the brush does; its size is scene pixels. */
 export type BrushSettings = { size: number; hardness: number; opacity: number; flow: number; letsIn: boolean; pressure: string; simulated: boolean; /** of a lamp's mark: along the stroke to across */ stretch: number; /** percent */ dapples: number; /** what it leaves; of one made of a picture its greys and its name */ tip: string; grid: string; /** percent: how far the hand is steadied, and how strictly a stroke stays on what is alike */ steady: number; alike: number; /** every stroke is painted on both sides of a line */ symmetric: boolean };
@@ -104,6 +104,8 @@ export type Work = Arrangement & {
     /** A mask that is seen alone, in grey. */
     /** The line on both sides of which strokes are painted; null for the upright middle of the picture. */
     axis: [Point, Point] | null;
+    /** Whether an outline keeps to the edges of the plate between its clicks. */
+    alongEdges: boolean;
     maskAlone: string | null;
     /** The mask whose softness is being worked on: what it holds back lies under a tint. */
     maskTinted: string | null;
@@ -158,6 +160,7 @@ export const fresh: Work = {
     stageLines: null,
     shownRevision: 0,
     axis: null,
+    alongEdges: false,
     maskAlone: null,
     maskTinted: null,
     seeing: 'colours',

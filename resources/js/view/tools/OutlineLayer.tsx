@@ -1,4 +1,5 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { api } from '../../api/client';
 import type { Node, Point } from '../../api/types';
 import { useWork } from '../../session/store';
 import { follow } from '../../ui/pointer';
@@ -25,8 +26,51 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
     const isLine = on === 'emitter' && isOfLines(strip);
     const open = strip.masks.find((mask) => mask.id === chosenMask && mask.kind === 'outline');
 
+    const alongEdges = useWork((state) => state.alongEdges) && on === 'plate';
+    /** The way along the edges from the last node to a place, in the scene. */
+    const [way, setWay] = useState<Point[]>([]);
+    const asking = useRef<{ busy: boolean; next: Point | null }>({ busy: false, next: null });
+
+    /** Looks for the way to where the pointer is; while one is looked for, only the newest place counts. */
+    async function look(from: Point, to: Point): Promise<Point[]> {
+        const ground = groundOf(strip, 'plate');
+        const { path } = await api.edge(scene.id, strip.id, ground.fromScene(from), ground.fromScene(to));
+        return path.map((point) => ground.toScene(point));
+    }
+
+    function follows(to: Point) {
+        const last = nodes[nodes.length - 1];
+        if (!alongEdges || !last) {
+            return;
+        }
+        if (asking.current.busy) {
+            asking.current.next = to;
+            return;
+        }
+        asking.current.busy = true;
+        look(last.at, to)
+            .then(setWay, () => setWay([]))
+            .finally(() => {
+                asking.current.busy = false;
+                const next = asking.current.next;
+                asking.current.next = null;
+                if (next) {
+                    follows(next);
+                }
+            });
+    }
+
+    /** The nodes up to a place that was clicked, with those of the way there. */
+    async function along(to: Point): Promise<Node[]> {
+        const last = nodes[nodes.length - 1];
+        const found = last ? await look(last.at, to).catch(() => []) : [];
+        setWay([]);
+        return [...nodes, ...found.slice(1, -1).map((at): Node => ({ at })), { at: to }];
+    }
+
     function close(closed: Node[]) {
         setNodes([]);
+        setWay([]);
         if (closed.length < 2) {
             return;
         }
@@ -82,9 +126,17 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
         }
         if (first && nodes.length > 1) {
             if (Math.hypot(at[0] - first.at[0], at[1] - first.at[1]) * lens.zoom < CLOSES) {
-                close(nodes);
+                if (alongEdges) {
+                    void along(first.at).then((all) => close(all.slice(0, -1)));
+                } else {
+                    close(nodes);
+                }
                 return;
             }
+        }
+        if (alongEdges && last) {
+            void along(at).then(setNodes);
+            return;
         }
         const start: Point = [event.clientX, event.clientY];
         setNodes([...nodes, { at }]);
@@ -103,6 +155,7 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
     }
 
     const isDrawing = nodes.length > 0;
+    const drawn: Node[] = way.length > 1 ? [...nodes, ...way.slice(1).map((at) => ({ at }))] : hover ? [...nodes, { at: hover }] : nodes;
     return (
         <svg
             data-testid="outline"
@@ -111,15 +164,17 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
             height={view.height}
             onPointerDown={onPointerDown}
             onPointerMove={(event) => {
-                setHover(isDrawing ? placing(event, lens).at : null);
+                const { at } = placing(event, lens);
+                setHover(isDrawing ? at : null);
+                follows(at);
             }}
         >
             {!isDrawing && open && <OutlineHandles scene={scene} strip={strip} mask={open} outlines={{}} lens={lens} gestures={gestures} />}
             {isDrawing && (
                 <g pointerEvents="none" fill="none">
-                    <path d={pathOf(hover ? [...nodes, { at: hover }] : nodes, (point) => toView(lens, point), false)} stroke="#161616" strokeOpacity={0.55} strokeWidth={3} />
-                    <path d={pathOf(hover ? [...nodes, { at: hover }] : nodes, (point) => toView(lens, point), false)} stroke="#f4f4f4" strokeWidth={1.25} />
-                    {nodes.map(({ at, out }, index) => {
+                    <path d={pathOf(drawn, (point) => toView(lens, point), false)} stroke="#161616" strokeOpacity={0.55} strokeWidth={3} />
+                    <path d={pathOf(drawn, (point) => toView(lens, point), false)} stroke="#f4f4f4" strokeWidth={1.25} />
+                    {nodes.filter((node, index) => index === 0 || !alongEdges || node === nodes[nodes.length - 1]).map(({ at, out }, index) => {
                         const [x, y] = toView(lens, at);
                         const ends = out ? [toView(lens, [at[0] + out[0], at[1] + out[1]]), toView(lens, [at[0] - out[0], at[1] - out[1]])] : [];
                         return (

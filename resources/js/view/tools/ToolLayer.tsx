@@ -1,6 +1,7 @@
 import { everyStrip } from '../../session/strips';
 import { useWork } from '../../session/store';
 import { ColourLayer } from './ColourLayer';
+import { FindLayer } from './FindLayer';
 import { LineLayer } from './LineLayer';
 import { MarkLayer } from './MarkLayer';
 import { OutlineLayer } from './OutlineLayer';
@@ -46,6 +47,8 @@ export function ToolLayer(props: LayerProps) {
             return <PaintLayer {...props} strip={strip} isPair={isPair} flips={holder !== undefined} />;
         case 'outline':
             return <OutlineLayer key={strip.id} {...props} strip={strip} />;
+        case 'find':
+            return strip.maps ? <FindLayer key={strip.id} {...props} strip={strip} /> : null;
         case 'pick':
             return <PickLayer {...props} strip={strip} />;
         default:

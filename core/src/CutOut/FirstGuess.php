@@ -100,6 +100,7 @@ final readonly class FirstGuess
         }
         $samples = $samples === [] ? [$this->colour(0)] : $samples;
         $model = ColourModel::of($samples);
+        /** @param  array{float, float, float}  $colour */
         $score = static fn (array $colour): float => min(30.0, -log(max(1e-13, $model->density($colour))));
         $own = array_map($score, $samples);
         sort($own);

@@ -100,18 +100,22 @@ final readonly class FirstGuess
         }
         $samples = $samples === [] ? [$this->colour(0)] : $samples;
         $model = ColourModel::of($samples);
-        /** @param  array{float, float, float}  $colour */
-        $score = static fn (array $colour): float => min(30.0, -log(max(1e-13, $model->density($colour))));
-        $own = array_map($score, $samples);
+        $own = array_map(static fn (array $colour): float => self::unlikely($model, $colour), $samples);
         sort($own);
         $usual = $own[(int) (self::USUAL * (count($own) - 1))];
         $scores = [];
         foreach ($inside as $at => $is) {
-            $scores[] = $is ? $score($this->colour($at)) : NAN;
+            $scores[] = $is ? self::unlikely($model, $this->colour($at)) : NAN;
         }
         $threshold = max($usual, self::otsu(array_values(array_filter($scores, is_finite(...)))));
 
         return [$this->mostly($scores, static fn (float $score): bool => $score > $threshold), $this->mostly($scores, static fn (float $score): bool => $score <= $usual)];
+    }
+
+    /** @param  array{float, float, float}  $colour */
+    private static function unlikely(ColourModel $model, array $colour): float
+    {
+        return min(30.0, -log(max(1e-13, $model->density($colour))));
     }
 
     /**

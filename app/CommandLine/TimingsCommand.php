@@ -9,6 +9,7 @@ use App\CommandLine\Timings\EdgeTimings;
 use App\CommandLine\Timings\IntakeTimings;
 use App\CommandLine\Timings\MatchTimings;
 use App\CommandLine\Timings\SceneTimings;
+use App\CommandLine\Timings\ShapeTimings;
 use App\CommandLine\Timings\StackTimings;
 use App\CommandLine\Timings\StrokeTimings;
 
@@ -23,6 +24,7 @@ final class TimingsCommand implements Command
             'scene' => (new SceneTimings)->measure(),
             'match' => (new MatchTimings)->measure(),
             'strokes' => (new StrokeTimings)->measure(),
+            'shape' => (new ShapeTimings)->measure(),
             'edge' => (new EdgeTimings)->measure(),
             'takingIn' => (new IntakeTimings)->measure(),
             ...($arguments->has('export') ? ['export' => (new SceneTimings)->export()] : []),

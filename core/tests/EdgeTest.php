@@ -148,3 +148,30 @@ it('cleans at half the size what it cleans at full size', function (): void {
     }
     expect($sum / count($half))->toBeLessThan(1 / 255);
 });
+
+it('softens by as much as its length is there, in perspective', function (): void {
+    // a plate whose upper border is a third as wide as its lower one, half of it cut away along an upright line
+    $picture = new Flat(120, 120, static fn (): array => [255, 255, 255]);
+    $half = ['id' => 'm', 'kind' => 'outline', 'on' => 'plate', 'values' => ['path' => array_map(static fn (array $at): array => ['at' => $at], [[60, -4], [130, -4], [130, 124], [60, 124]])]];
+    $shown = static function (array $values, ?Window $window = null) use ($picture, $half): array {
+        $window ??= Window::whole(240, 200);
+
+        return [alphaOf(Rendering::picture(['p' => $picture], 240, 200, [Rendering::plate('p', ['masks' => [$half], 'values' => $values])], 16, $window)->bytes), $window->columns];
+    };
+    $fit = ['fit' => [[80, 20], [160, 20], [230, 180], [10, 180]], 'soften' => 4];
+    [$alpha, $columns] = $shown($fit);
+    // the integral of P (1 - P) of a normal distribution is its deviation over the root of pi
+    $back = Rendering::scene(240, 200, [Rendering::plate('p', ['values' => $fit])])->strips[0]->kind->placement(120, 120)->map()->inverse();
+    $sigmas = [];
+    foreach ([40, 90, 120, 150] as $row) {
+        $edge = array_slice($alpha, $row * $columns + 95, 50);
+        $sigmas[] = $sigma = sqrt(M_PI) * array_sum(array_map(static fn (float $share): float => $share * (1 - $share), $edge));
+        // as many pixels as four of the picture's are there, by area
+        expect($sigma / (4 / $back->scaleAt(120.5, $row + 0.5)))->toEqualWithDelta(1.0, 0.07);
+    }
+    expect($sigmas[3] / $sigmas[0])->toBeGreaterThan(2.0);
+    [$part, $wide] = $shown($fit, new Window(90, 60, 60, 50));
+    foreach ([[3, 4], [28, 20], [31, 44], [55, 30]] as [$x, $y]) {
+        expect($part[$y * $wide + $x])->toEqualWithDelta($alpha[($y + 60) * $columns + $x + 90], 0.002);
+    }
+});

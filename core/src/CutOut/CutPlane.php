@@ -17,6 +17,9 @@ use Aumbrel\Core\Seen\SeenPlate;
 /** A plate with its cut-out, as a window sees it: the picture's own pixels, their alpha cut, their edge cleaned. */
 final readonly class CutPlane implements SeenPlate
 {
+    /** A corner counts as no nearer than so many times as near as the pivot. */
+    private const NEAREST = 6.0;
+
     private PlatePlane $plate;
 
     private CutMasks $masks;
@@ -53,10 +56,23 @@ final readonly class CutPlane implements SeenPlate
         return $this->plate->bounds()->grown($this->reach());
     }
 
+    /** The most pixels to one of the picture's: in perspective at the corner that comes nearest, within reason. */
+    private function widest(): float
+    {
+        $frame = Frame::plate($this->window, $this->placement);
+        if ($frame->isSimilar()) {
+            return $frame->pixelsPerUnit();
+        }
+        [$width, $height] = [$this->picture->width(), $this->picture->height()];
+        $scales = array_map(static fn (array $corner): float => $frame->toPixels->scaleAt(...$corner), [[0, 0], [$width, 0], [$width, $height], [0, $height]]);
+
+        return min(self::NEAREST * $frame->pixelsPerUnit(), max($scales));
+    }
+
     /** How far it goes past its border when it is softened, scene pixels. */
     private function reach(): float
     {
-        return $this->edge->soften <= 0 ? 0.0 : $this->edge->margin(Frame::plate($this->window, $this->placement)->pixelsPerUnit()) / $this->window->scale;
+        return $this->edge->soften <= 0 ? 0.0 : $this->edge->margin($this->widest()) / $this->window->scale;
     }
 
     public function span(float $y): ?array
@@ -88,7 +104,7 @@ final readonly class CutPlane implements SeenPlate
     {
         $frame = Frame::plate($this->window, $this->placement);
         $scale = $frame->pixelsPerUnit();
-        $margin = $this->edge->margin($scale);
+        $margin = $this->edge->margin($this->widest());
         $frame = $frame->padded($margin);
         if ($this->edge->cleans()) {
             $clean = new PlatePlane(new CleanPicture($this->picture, $this->masks, $this->edge, $planes), $this->placement, $frame->window);
@@ -118,7 +134,7 @@ final readonly class CutPlane implements SeenPlate
     private function softened(array $shape, array $colours, array $own, Frame $frame, int $margin, float $scale): array
     {
         [$columns, $rows] = [$frame->window->columns, $frame->window->rows];
-        [$shape, $colours] = $this->edge->softened($shape, $colours, $own, $columns, $rows, $scale);
+        [$shape, $colours] = $this->edge->softened($shape, $colours, $own, SoftBlur::on($frame, $this->edge->soften, $this->edge->soften * $this->widest()));
         $clean = $this->edge->unstain > 0
             ? $this->edge->stainless($colours, Unstain::colours($colours, $shape, $this->picture->opaque() ? null : $own, $columns, $rows, $scale))
             : [];

@@ -125,14 +125,13 @@ final readonly class Edge
      * @param  list<float>  $alpha  row after row, 0 outside the plate
      * @param  array{list<float>, list<float>, list<float>}  $colours  red, green, blue 0..1
      * @param  list<float>  $own  the picture's own alpha
-     * @param  float  $scale  pixels to one of the picture's
+     * @param  SoftBlur  $blur  a Gaussian of so many pixels as the edge is softened by, there
      * @return array{list<float>, array{list<float>, list<float>, list<float>}} alpha and colours
      */
-    public function softened(array $alpha, array $colours, array $own, int $columns, int $rows, float $scale): array
+    public function softened(array $alpha, array $colours, array $own, SoftBlur $blur): array
     {
-        $sigma = $this->soften * $scale;
         $soft = [];
-        foreach (Gaussian::blur($alpha, $columns, $rows, $sigma) as $value) {
+        foreach ($blur->of($alpha) as $value) {
             $soft[] = $value < 0.0 ? 0.0 : ($value > 1.0 ? 1.0 : $value);
         }
         $spread = [];
@@ -141,7 +140,7 @@ final readonly class Edge
             foreach ($channel as $at => $value) {
                 $weighted[] = $value * $alpha[$at];
             }
-            $near = Gaussian::blur($weighted, $columns, $rows, $sigma);
+            $near = $blur->of($weighted);
             $out = [];
             foreach ($channel as $at => $value) {
                 $taken = $soft[$at] > self::NEXT_TO_NOTHING ? $near[$at] / $soft[$at] : $value;

@@ -29,8 +29,11 @@ final class EdgeGrid
     /** @var array<int, array{float, float, float, float}> by pixel: the gradient across and down, its size, and the Laplacian */
     private array $seen = [];
 
-    /** @param  list<list<float>>  $channels  0..255 with a border of one pixel round the box */
-    private function __construct(private readonly int $level, private readonly int $left, private readonly int $top, private readonly int $columns, private readonly int $rows, private readonly array $channels)
+    /**
+     * @param  list<int>  $packed  pixels of the box
+     * @param  int  $bits  8 or 16 a channel
+     */
+    private function __construct(private readonly int $level, private readonly int $left, private readonly int $top, private readonly int $columns, private readonly int $rows, private readonly array $packed, private readonly int $bits)
     {
     }
 
@@ -42,22 +45,8 @@ final class EdgeGrid
         $top = (int) floor($box[1] / $unit);
         $columns = max(1, min($halving->columns, (int) ceil($box[2] / $unit)) - $left);
         $rows = max(1, min($halving->rows, (int) ceil($box[3] / $unit)) - $top);
-        $packed = $picture->pixels($halving->level, $left, $top, $columns, $rows);
-        [$bits, $down] = [$picture->bits(), $picture->bits() - 8];
-        $channels = [[], [], []];
-        // the border is the box's own, once more
-        for ($row = -1; $row <= $rows; $row++) {
-            $from = max(0, min($rows - 1, $row)) * $columns;
-            for ($column = -1; $column <= $columns; $column++) {
-                $pixel = $packed[$from + max(0, min($columns - 1, $column))];
-                $alpha = ($pixel >> 3 * $bits + $down & 255) / 255;
-                $channels[0][] = $alpha * ($pixel >> 2 * $bits + $down & 255);
-                $channels[1][] = $alpha * ($pixel >> $bits + $down & 255);
-                $channels[2][] = $alpha * ($pixel >> $down & 255);
-            }
-        }
 
-        return new self($halving->level, $left, $top, $columns, $rows, $channels);
+        return new self($halving->level, $left, $top, $columns, $rows, $picture->pixels($halving->level, $left, $top, $columns, $rows), $picture->bits());
     }
 
     /**
@@ -209,17 +198,27 @@ final class EdgeGrid
         if (isset($this->seen[$at])) {
             return $this->seen[$at];
         }
-        $wide = $this->columns + 2;
-        $k = (intdiv($at, $this->columns) + 1) * $wide + $at % $this->columns + 1;
+        // beyond the border of the box its own pixels go on
+        [$column, $row] = [$at % $this->columns, intdiv($at, $this->columns)];
+        [$before, $after] = [$column > 0 ? -1 : 0, $column < $this->columns - 1 ? 1 : 0];
+        [$above, $below] = [$row > 0 ? -$this->columns : 0, $row < $this->rows - 1 ? $this->columns : 0];
+        $around = [
+            $this->packed[$at + $above + $before], $this->packed[$at + $above], $this->packed[$at + $above + $after], $this->packed[$at + $before], $this->packed[$at],
+            $this->packed[$at + $after], $this->packed[$at + $below + $before], $this->packed[$at + $below], $this->packed[$at + $below + $after],
+        ];
         $most = [0.0, 0.0, 0.0, 0.0];
-        foreach ($this->channels as $c) {
-            $gx = $c[$k - $wide + 1] + 2 * $c[$k + 1] + $c[$k + $wide + 1] - $c[$k - $wide - 1] - 2 * $c[$k - 1] - $c[$k + $wide - 1];
-            $gy = $c[$k + $wide - 1] + 2 * $c[$k + $wide] + $c[$k + $wide + 1] - $c[$k - $wide - 1] - 2 * $c[$k - $wide] - $c[$k - $wide + 1];
+        $down = $this->bits - 8;
+        foreach ([2 * $this->bits + $down, $this->bits + $down, $down] as $shift) {
+            $c = [];
+            foreach ($around as $pixel) {
+                $c[] = ($pixel >> $shift & 255) * ($pixel >> 3 * $this->bits + $down & 255);
+            }
+            $gx = $c[2] + 2 * $c[5] + $c[8] - $c[0] - 2 * $c[3] - $c[6];
+            $gy = $c[6] + 2 * $c[7] + $c[8] - $c[0] - 2 * $c[1] - $c[2];
             $size = sqrt($gx * $gx + $gy * $gy);
             if ($size > $most[2]) {
                 // with the diagonals, so that noise of single pixels crosses less
-                $laplacian = 2 * ($c[$k - 1] + $c[$k + 1] + $c[$k - $wide] + $c[$k + $wide]) + $c[$k - $wide - 1] + $c[$k - $wide + 1] + $c[$k + $wide - 1] + $c[$k + $wide + 1] - 12 * $c[$k];
-                $most = [$gx, $gy, $size, $laplacian];
+                $most = [(float) $gx, (float) $gy, $size, (float) (2 * ($c[1] + $c[3] + $c[5] + $c[7]) + $c[0] + $c[2] + $c[6] + $c[8] - 12 * $c[4])];
             }
         }
 

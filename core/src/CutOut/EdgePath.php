@@ -16,7 +16,7 @@ use Aumbrel\Core\Picture\PictureSource;
 final class EdgePath
 {
     /** Pixels of the size at which it is looked for as a whole, and of the largest one that is looked at. */
-    private const COARSE = 24_000;
+    private const COARSE = 6_000;
 
     private const FINEST = 600_000;
 
@@ -26,7 +26,7 @@ final class EdgePath
     private const LEAST_ROOM = 24.0;
 
     /** So far beside a path that was found before the next one may run, pixels. */
-    private const BESIDE = 4;
+    private const BESIDE = 3;
 
     /** Points of the path that a straight line replaces when it is no further off than this, pixels. */
     private const STRAIGHT = 0.7;

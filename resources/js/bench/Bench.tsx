@@ -1,5 +1,5 @@
 import { Copy, Lock, LockOpen, Trash2 } from 'lucide-react';
-import type { Scene, Strip } from '../api/types';
+import type { Parameter, Scene, Strip, Value } from '../api/types';
 import { linearModes, modes, stripKinds } from '../generated/catalogue';
 import { Action } from '../controls/Action';
 import { percentScale } from '../controls/Fader';
@@ -14,7 +14,9 @@ import { PlatesChoice } from '../controls/PlatesField';
 import { Section } from '../controls/Section';
 import { Told } from '../controls/Told';
 import { ValueControl } from '../controls/ValueControl';
+import type { Hand } from '../controls/hand';
 import { MaskBench } from './MaskBench';
+import { tinting } from './MaskSoftness';
 import { Row } from '../controls/Row';
 import { thingHand, valueHand } from './hands';
 import { LevelField } from './LevelField';
@@ -94,6 +96,13 @@ function FirstSteps() {
     );
 }
 
+/** A hand on a value; while a cut-out's edge is worked on, what is cut away lies under a tint. */
+function handOf(strip: Strip, parameter: Parameter, gestures: Gestures): Hand<Value> {
+    const hand = valueHand(strip.id, parameter, gestures);
+    const cut = parameter.section === 'edge' ? strip.masks.find((mask) => mask.on === 'plate') : undefined;
+    return cut ? tinting(cut.id, hand) : hand;
+}
+
 function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
     const kind = stripKinds.find((other) => other.key === strip.kind);
     const shown = kind?.parameters.filter((parameter) => isShown(parameter, strip.values)) ?? [];
@@ -139,7 +148,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                                     <span className="text-quiet">from {source.name}</span>
                                 </Row>
                             ) : (
-                            <ValueControl key={parameter.name} scene={scene} strip={strip} parameter={parameter} value={values[parameter.name] ?? null} gestures={gestures} hand={valueHand(strip.id, parameter, gestures)} />
+                            <ValueControl key={parameter.name} scene={scene} strip={strip} parameter={parameter} value={values[parameter.name] ?? null} gestures={gestures} hand={handOf(strip, parameter, gestures)} />
                             ),
                         )}
                     {isPlate && section === 'placing' && <PlacingActions strip={strip} gestures={gestures} />}

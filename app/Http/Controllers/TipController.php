@@ -25,7 +25,7 @@ final readonly class TipController
         return new JsonResponse(['tips' => $this->shelf->all()]);
     }
 
-    /** A picture that was taken in becomes a tip; of the picture itself nothing is kept. */
+    /** A picture that was taken in becomes a tip; it belongs to no scene, and goes when what nobody uses is swept. */
     public function store(Request $request): JsonResponse
     {
         $file = Upload::of($request);

@@ -18,6 +18,8 @@ const STRAIGHT = 4;
 /** Draws an outline: click for corners, drag for curves, close on the first point or with enter. */
 export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerProps) {
     const [nodes, setNodes] = useState<Node[]>([]);
+    /** The nodes before each click, to go back to. */
+    const [earlier, setEarlier] = useState<Node[][]>([]);
     const [hover, setHover] = useState<Point | null>(null);
     const takesAway = useWork((state) => state.takesAway);
     const chosenMask = useWork((state) => state.mask);
@@ -30,6 +32,8 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
     /** The way along the edges from the last node to a place, in the scene. */
     const [way, setWay] = useState<Point[]>([]);
     const asking = useRef<{ busy: boolean; next: Point | null }>({ busy: false, next: null });
+    /** A click whose way is still looked for: the next one waits for it. */
+    const isAdding = useRef(false);
 
     /** Looks for the way to where the pointer is; while one is looked for, only the newest place counts. */
     async function look(from: Point, to: Point): Promise<Point[]> {
@@ -63,13 +67,16 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
     /** The nodes up to a place that was clicked, with those of the way there. */
     async function along(to: Point): Promise<Node[]> {
         const last = nodes[nodes.length - 1];
+        isAdding.current = true;
         const found = last ? await look(last.at, to).catch(() => []) : [];
+        isAdding.current = false;
         setWay([]);
         return [...nodes, ...found.slice(1, -1).map((at): Node => ({ at })), { at: to }];
     }
 
     function close(closed: Node[]) {
         setNodes([]);
+        setEarlier([]);
         setWay([]);
         if (closed.length < 2) {
             return;
@@ -100,8 +107,12 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
                 close(nodes);
             } else if (event.key === 'Escape') {
                 setNodes([]);
+                setEarlier([]);
+                setWay([]);
             } else if (event.key === 'Backspace' || event.key === 'Delete') {
-                setNodes(nodes.slice(0, -1));
+                setNodes(earlier[earlier.length - 1] ?? []);
+                setEarlier(earlier.slice(0, -1));
+                setWay([]);
             } else {
                 return;
             }
@@ -113,7 +124,7 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
     });
 
     function onPointerDown(event: React.PointerEvent<SVGSVGElement>) {
-        if (event.button !== 0) {
+        if (event.button !== 0 || isAdding.current) {
             return;
         }
         event.preventDefault();
@@ -134,6 +145,7 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
                 return;
             }
         }
+        setEarlier([...earlier, nodes]);
         if (alongEdges && last) {
             void along(at).then(setNodes);
             return;
@@ -150,7 +162,10 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
                 setNodes([...nodes, { at, out, in: [-out[0], -out[1]] }]);
             },
             end: () => undefined,
-            cancel: () => setNodes(nodes),
+            cancel: () => {
+                setNodes(nodes);
+                setEarlier(earlier);
+            },
         });
     }
 

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core;
 
+use Aumbrel\Core\Air\Haze;
 use Aumbrel\Core\Flat\Fill;
 use Aumbrel\Core\Grade\Base;
+use Aumbrel\Core\Grade\Contrast;
+use Aumbrel\Core\Grade\Levels;
+use Aumbrel\Core\Grade\Monochrome;
 use Aumbrel\Core\Kind\Kinds;
 use Aumbrel\Core\Light\Beam;
 use Aumbrel\Core\Light\Glow;
@@ -59,7 +63,11 @@ final class Registry
                 WallShadow::class,
                 Contact::class,
                 Fill::class,
+                Haze::class,
                 Base::class,
+                Levels::class,
+                Contrast::class,
+                Monochrome::class,
                 Group::class,
             ],
             masks: [

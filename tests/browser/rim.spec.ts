@@ -96,6 +96,7 @@ test('a wash lies over everything, and is keyed by tones with a ramp of its own'
     await settled(page);
     await page.getByRole('button', { name: 'Own', exact: true }).click();
     await settled(page);
+    await page.getByText('Its 2 stops').click();
     await written(page, () => page.getByLabel('Colour 2', { exact: true }).fill('#0000ff'));
     const [, wash] = await strips(page, scene);
     expect(wash!.values.ramp).toEqual([

@@ -4,6 +4,9 @@ import { addSpot, dragHandle, newScene, pixelsOf, pngOf, run, settled, written }
 
 const [WIDTH, HEIGHT] = [320, 200];
 
+/** Where a picture is rendered to. */
+const RENDERED = `${process.env.AUMBREL_TEST_ROOT ?? 'storage/browser-tests'}/thread.png`;
+
 const base = (x: number, y: number): [number, number, number] => [(x * 5) % 200, (y * 3 + 20) % 220, (x + y) % 180];
 
 const decode = (v: number) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
@@ -58,9 +61,9 @@ test('the thread: a picture, a spot, a falloff, five modes, a reload, an export'
         await settled(page);
         await expect(page.locator(`[data-strip][aria-label^="Spot, ${mode}"]`)).toBeVisible();
 
-        const rendered = run('bin/aumbrel', 'render', scene, '--out', 'storage/browser-tests/thread.png');
+        const rendered = run('bin/aumbrel', 'render', scene, '--out', RENDERED);
         expect(JSON.parse(rendered)).toMatchObject({ columns: WIDTH, rows: HEIGHT });
-        const file = await pixelsOf(page, readFileSync('storage/browser-tests/thread.png'));
+        const file = await pixelsOf(page, readFileSync(RENDERED));
         const state = (await (await page.request.get(`/api/scenes/${scene}`)).json()) as { strips: { level: number; values: Values; masks: { values: { from: [number, number]; to: [number, number] } }[] }[] };
         const strip = state.strips[1]!;
         const mask = strip.masks[0]!.values;
@@ -108,8 +111,8 @@ test('the thread: a picture, a spot, a falloff, five modes, a reload, an export'
     const [download] = await Promise.all([page.waitForEvent('download'), save.click()]);
     expect(download.suggestedFilename()).toBe('quay.png');
     const exported = await pixelsOf(page, readFileSync(await download.path()));
-    run('bin/aumbrel', 'render', scene, '--out', 'storage/browser-tests/thread.png');
-    const rendered = await pixelsOf(page, readFileSync('storage/browser-tests/thread.png'));
+    run('bin/aumbrel', 'render', scene, '--out', RENDERED);
+    const rendered = await pixelsOf(page, readFileSync(RENDERED));
     expect([exported.width, exported.height]).toEqual([rendered.width, rendered.height]);
     expect(exported.data.equals(rendered.data)).toBe(true);
 });

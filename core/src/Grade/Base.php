@@ -4,23 +4,16 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Grade;
 
-use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Geometry\Point;
-use Aumbrel\Core\Kind\Amount;
-use Aumbrel\Core\Kind\Everywhere;
-use Aumbrel\Core\Kind\Family;
-use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Placed;
-use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Proposal;
 use Aumbrel\Core\Kind\Proposes;
-use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Value\Values;
 
 /** The base exposure of everything below: under or over, drained, with lowered whites and raised blacks. */
 final readonly class Base implements Proposes
 {
-    use Plain;
+    use Recolours;
 
     private const ROOM_STOPS = -1.5;
 
@@ -41,11 +34,6 @@ final readonly class Base implements Proposes
     public static function hint(): string
     {
         return 'Everything below darker, drained, ready for light';
-    }
-
-    public static function family(): Family
-    {
-        return Family::Grade;
     }
 
     public static function parameters(): array
@@ -71,13 +59,8 @@ final readonly class Base implements Proposes
             : [new Proposal('room', 'Room lowered', self::class, ['exposure' => self::ROOM_STOPS], order: -100)];
     }
 
-    public function defaultMode(): BlendMode
+    private function grade(): Grade
     {
-        return BlendMode::Normal;
-    }
-
-    public function layers(Site $site): array
-    {
-        return [new Layer($site->mode(), new Everywhere, new Graded($this->tone), new Amount($site->amount()), recolours: true)];
+        return $this->tone;
     }
 }

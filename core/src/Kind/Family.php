@@ -11,6 +11,7 @@ enum Family: string
     case Light = 'light';
     case Shadow = 'shadow';
     case Flat = 'flat';
+    case Air = 'air';
     case Grade = 'grade';
     case Group = 'group';
 
@@ -27,6 +28,7 @@ enum Family: string
             self::Plate => 'Match',
             self::Light => 'Light',
             self::Shadow, self::Flat => 'Shade',
+            self::Air => 'Air',
             self::Grade => 'Match',
             self::Group => 'Finish',
         };

@@ -62,7 +62,7 @@ export type Value = number | string | boolean | null | Point | Colour | Stop[] |
 
 export type Values = Record<string, Value>;
 
-export type Family = 'plate' | 'light' | 'shadow' | 'flat' | 'grade' | 'group';
+export type Family = 'plate' | 'light' | 'shadow' | 'flat' | 'air' | 'grade' | 'group';
 
 /** Lumas 0..1: nothing below the first of the darks, all from the second on; all up to the first of the brights, nothing above the second. */
 export type ToneLimits = { darks: Point; brights: Point; of: 'below' | 'itself' };

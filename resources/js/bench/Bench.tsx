@@ -27,10 +27,10 @@ import { SourceBench } from './SourceBench';
 import { StageBench } from './StageBench';
 import { TonesBench } from './TonesBench';
 
-const TITLES: Record<string, string> = { light: 'Light', shadow: 'Shadow', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones' };
+const TITLES: Record<string, string> = { light: 'Light', shadow: 'Shadow', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones', ends: 'Ends' };
 
 /** Sections that are folded until they are wanted; among them what is dragged on the picture. */
-const FOLDED = ['placing', 'reach', 'base', 'edge', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone'];
+const FOLDED = ['placing', 'reach', 'base', 'edge', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone', 'ends'];
 
 /** A plate's sections in the order of the work; those of other kinds come as the core names them. */
 const ORDER = ['direction', 'placing', 'base', 'edge'];

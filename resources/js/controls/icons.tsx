@@ -1,11 +1,11 @@
-import { Brush, CircleDot, Cone, Contrast, Droplet, Eclipse, Film, Flashlight, Folder, Footprints, Frame, Grid2x2, Image, LampCeiling, Lightbulb, Moon, PersonStanding, Spline, Sun, Waves, type LucideIcon } from 'lucide-react';
+import { Brush, ChartNoAxesColumn, CircleDot, CloudFog, Cone, Contrast, Droplet, Eclipse, Film, Flashlight, Folder, Footprints, Frame, Grid2x2, Image, LampCeiling, Lightbulb, Moon, PersonStanding, SlidersHorizontal, Spline, Sun, Waves, type LucideIcon } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Family } from '../api/types';
 
-const ofFamilies: Record<string, LucideIcon> = { plate: Image, light: Cone, shadow: Contrast, flat: Droplet, grade: Moon, group: Folder };
+const ofFamilies: Record<string, LucideIcon> = { plate: Image, light: Cone, shadow: Contrast, flat: Droplet, air: CloudFog, grade: SlidersHorizontal, group: Folder };
 
 /** Kinds that have a shape of their own within their family. */
-const ofKinds: Record<string, LucideIcon> = { 'spot-onto': CircleDot, rim: Eclipse, wash: Waves, paint: Brush, torch: Flashlight, glow: Lightbulb, halo: PersonStanding, line: Spline, sun: Sun, beam: LampCeiling, pattern: Grid2x2, leak: Film, wall: Frame, contact: Footprints };
+const ofKinds: Record<string, LucideIcon> = { 'spot-onto': CircleDot, rim: Eclipse, wash: Waves, paint: Brush, torch: Flashlight, glow: Lightbulb, halo: PersonStanding, line: Spline, sun: Sun, beam: LampCeiling, pattern: Grid2x2, leak: Film, wall: Frame, contact: Footprints, base: Moon, levels: ChartNoAxesColumn, monochrome: Contrast };
 
 /** The kind of a strip is told by shape as well as by colour. */
 export function KindIcon({ kind, family, size = 13 }: { kind: string; family: Family | string; size?: number }) {
@@ -18,6 +18,7 @@ export const accents: Record<string, string> = {
     light: 'var(--color-warm)',
     shadow: 'var(--color-cool)',
     flat: 'var(--color-cool)',
+    air: 'var(--color-air)',
     grade: 'var(--color-cool)',
     group: 'var(--color-line)',
 };

@@ -3749,6 +3749,118 @@ export const stripKinds: StripKind[] = [
         ]
     },
     {
+        "key": "haze",
+        "label": "Haze",
+        "hint": "A veil of lit air from one side",
+        "family": "air",
+        "course": "Air",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "comes",
+                "label": "Comes as",
+                "type": "choice",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "a linear ramp",
+                    "a radial ramp"
+                ],
+                "default": "a linear ramp",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "From one side, or round a place"
+            },
+            {
+                "name": "stops",
+                "label": "Ramp",
+                "type": "colour ramp",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    {
+                        "offset": 0,
+                        "colour": "#b4c3d6",
+                        "opacity": 0.8,
+                        "midpoint": 0.5,
+                        "smooth": true
+                    },
+                    {
+                        "offset": 1,
+                        "colour": "#b4c3d6",
+                        "opacity": 0,
+                        "midpoint": 0.5
+                    }
+                ],
+                "optional": false,
+                "shownWhen": {
+                    "comes": [
+                        "a linear ramp",
+                        "a radial ramp"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "Its colours from one end to the other, and how much there is of each"
+            },
+            {
+                "name": "from",
+                "label": "Ramp from",
+                "type": "point",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "comes": [
+                        "a linear ramp",
+                        "a radial ramp"
+                    ]
+                },
+                "whenEmpty": "the top of the picture",
+                "says": "Where the first stop of the ramp lies; a radial one goes round it"
+            },
+            {
+                "name": "to",
+                "label": "Ramp to",
+                "type": "point",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "comes": [
+                        "a linear ramp",
+                        "a radial ramp"
+                    ]
+                },
+                "whenEmpty": "the bottom of the picture",
+                "says": "Where the last stop of the ramp lies"
+            }
+        ]
+    },
+    {
         "key": "base",
         "label": "Base",
         "hint": "Everything below darker, drained, ready for light",
@@ -3825,6 +3937,219 @@ export const stripKinds: StripKind[] = [
                 "shownWhen": {},
                 "whenEmpty": "",
                 "says": "Tones up to here become black: the plate grows denser from below"
+            }
+        ]
+    },
+    {
+        "key": "levels",
+        "label": "Levels",
+        "hint": "Where black and white begin, and the middle between",
+        "family": "grade",
+        "course": "Match",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "inBlack",
+                "label": "Black up to",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": 0,
+                "most": 99,
+                "step": 0.5,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Tones up to here become black"
+            },
+            {
+                "name": "inWhite",
+                "label": "White from",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": 1,
+                "most": 100,
+                "step": 0.5,
+                "choices": [],
+                "default": 100,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Tones from here on become white"
+            },
+            {
+                "name": "middle",
+                "label": "Middle",
+                "type": "number",
+                "section": "tone",
+                "unit": "×",
+                "least": 0.1,
+                "most": 5,
+                "step": 0.05,
+                "choices": [],
+                "default": 1,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Above 1 the tones between become brighter, below it darker"
+            },
+            {
+                "name": "outBlack",
+                "label": "Black becomes",
+                "type": "number",
+                "section": "ends",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 0.5,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How bright black is afterwards"
+            },
+            {
+                "name": "outWhite",
+                "label": "White becomes",
+                "type": "number",
+                "section": "ends",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 0.5,
+                "choices": [],
+                "default": 100,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How bright white is afterwards"
+            },
+            {
+                "name": "of",
+                "label": "Of",
+                "type": "choice",
+                "section": "ends",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "all",
+                    "red",
+                    "green",
+                    "blue"
+                ],
+                "default": "all",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "All three channels alike, or one of them alone, which tints"
+            }
+        ]
+    },
+    {
+        "key": "contrast",
+        "label": "Contrast",
+        "hint": "Tones drawn apart, or together; black stays black",
+        "family": "grade",
+        "course": "Match",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "contrast",
+                "label": "Contrast",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": -100,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Above 0 bright and dark go apart about the middle, below it they come together"
+            }
+        ]
+    },
+    {
+        "key": "monochrome",
+        "label": "Monochrome",
+        "hint": "Colours as greys, so much of each channel",
+        "family": "grade",
+        "course": "Match",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "red",
+                "label": "Red",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": -200,
+                "most": 300,
+                "step": 1,
+                "choices": [],
+                "default": 21,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much of red the grey has: with more of it skin and fire become lighter"
+            },
+            {
+                "name": "green",
+                "label": "Green",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": -200,
+                "most": 300,
+                "step": 1,
+                "choices": [],
+                "default": 72,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much of green the grey has"
+            },
+            {
+                "name": "blue",
+                "label": "Blue",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": -200,
+                "most": 300,
+                "step": 1,
+                "choices": [],
+                "default": 7,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much of blue the grey has: with less of it skies become darker"
             }
         ]
     },

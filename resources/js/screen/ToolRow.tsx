@@ -182,6 +182,7 @@ function BrushSettings({ strip, isPair, gestures }: { strip: Strip; /** it share
                 <Action label="Begin with nothing" title="Holds everything back, so that strokes let it in" onPress={() => beginWithNothing(strip, target, gestures)} />
             )}
             <Small label="Size" keys="- and =" unit="px" value={brush.size} least={1} most={4000} onSet={(size) => work.brush({ size })} />
+            {isCut && <Action label="Find it" title="Click the subject, or drag a box round it: a first cut that strokes improve" onPress={() => work.takeTool('find')} />}
             {!isCut && (
                 <>
                     {isLamp ? (

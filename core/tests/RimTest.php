@@ -197,13 +197,7 @@ it('keeps its width in scene pixels when the plate is scaled, and can be wider t
 it('can be softened like any field', function (): void {
     $picture = Rendering::renderer(['disc' => rimmedDisc()]);
     $scene = Rendering::scene(200, 160, [Rendering::plate('disc', ['id' => 'disc', 'values' => ['place' => [40, 20]]]), ['id' => 'rim', 'kind' => 'rim', 'values' => ['of' => 'disc', 'width' => 6, 'azimuth' => 0, 'elevation' => 0]]]);
-    $sites = new Aumbrel\Core\Render\Sites($scene, Window::whole(200, 160), new class implements Aumbrel\Core\Picture\PictureShelf
-    {
-        public function picture(string $name): Aumbrel\Core\Picture\PictureSource
-        {
-            return rimmedDisc();
-        }
-    });
+    $sites = $picture->sites($scene, Window::whole(200, 160));
     $field = (new Aumbrel\Core\Render\StripLayers($sites))->of($scene->strips[1])[0]->field;
     $soft = new Aumbrel\Core\Light\SoftShape($field, 4.0, Window::whole(200, 160));
     $values = $picture->planes->numbers($soft);

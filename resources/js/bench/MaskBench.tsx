@@ -60,7 +60,7 @@ export function MaskBench({ scene, strip, on, gestures }: { scene: Scene; strip:
                 <MaskItem key={mask.id} scene={scene} strip={strip} mask={mask} isFirst={at === 0} isOpen={mask.id === chosen} picture={pictures.get(mask.id)} gestures={gestures} />
             ))}
             <div className="flex flex-wrap items-center gap-1.5 pt-0.5">
-                {on !== 'plate' && <span className="w-[100px] text-quiet">{on === 'scene' ? 'Add a mask' : 'Draw it with'}</span>}
+                {on !== 'plate' && <span className="mr-1 text-quiet">{on === 'scene' ? 'Add' : 'Draw it with'}</span>}
                 {kinds.map((kind) => (
                     <button key={kind.key} className="rounded-sm border border-line px-2 py-0.5 hover:bg-raised" onClick={() => add(kind.key)}>
                         {kind.label}

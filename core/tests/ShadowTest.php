@@ -463,7 +463,7 @@ it('keeps what does not depend on the light', function (): void {
     $window = Window::whole(400, 300);
     $time = static function (float $azimuth) use ($renderer, $window): array {
         $scene = shadowScene([sharp(['azimuth' => $azimuth, 'elevation' => -30, 'width' => 2])]);
-        $stack = new Aumbrel\Core\Shadow\Stack(Aumbrel\Core\Shadow\CastShape::of(new Aumbrel\Core\Render\StripSite($scene->find('cast'), $renderer->sites($scene, $window))), 'post', false, Aumbrel\Core\Shadow\Sheet::of((new Aumbrel\Core\Scene\Standings($scene, $renderer->measures(), (new Hanging($scene, $renderer->measures()))->footings, 'cast', static fn ($strip) => $strip->kind))->stand('post'), $scene->stage->camera)), 1.0);
+        $stack = new Aumbrel\Core\Shadow\Stack(Aumbrel\Core\Shadow\CastShape::of(new Aumbrel\Core\Render\StripSite($scene->find('cast'), $renderer->sites($scene, $window)), 'post', false, Aumbrel\Core\Shadow\Sheet::of((new Aumbrel\Core\Scene\Standings($scene, $renderer->measures(), (new Hanging($scene, $renderer->measures()))->footings, 'cast', static fn ($strip) => $strip->kind))->stand('post'), $scene->stage->camera)), 1.0);
         $before = $renderer->planes->holds($stack);
         $renderer->picture($scene, $window);
 

@@ -74,6 +74,10 @@ final class RenderProcess implements Watch
         if ($this->hasHeard()) {
             $this->read();
         }
+        if ($this->errand === 0) {
+            // it still warms up: what comes now is its first errand and is not to be taken for a withdrawal
+            return;
+        }
         // while something is rendered only withdrawals can come
         while ($this->heard !== '' && ($message = Frame::take($this->heard)) !== null) {
             $this->withdrawn = Errand::read($message)->number;

@@ -37,6 +37,9 @@ const MOST_ON_THEIR_WAY = 2;
 /** A picture that takes longer than this is late. */
 const LATE_MS = 400;
 
+/** A picture at rest that has not come after this long is not waited for any more. */
+const PATIENCE_MS = 10000;
+
 /** A picture that is put together of the bands that come. */
 class Coming {
     private image: ImageData | null = null;
@@ -102,6 +105,8 @@ export class PictureLoop {
     /** Ends the picture at rest that is on its way. */
     private atRest: AbortController | null = null;
 
+    private askedAt = 0;
+
     constructor(
         private readonly sceneId: string,
         private readonly onShown: (shown: Shown) => void,
@@ -127,6 +132,11 @@ export class PictureLoop {
         void this.send(wanted);
     }
 
+    /** A picture at rest is on its way: to ask again now would end it, and a slow server would never get to its end. */
+    get isAwaiting(): boolean {
+        return this.atRest !== null && performance.now() - this.askedAt < PATIENCE_MS;
+    }
+
     stop(): void {
         this.stopped = true;
         this.inTime();
@@ -150,6 +160,7 @@ export class PictureLoop {
         const size = this.size;
         const leaving = new AbortController();
         this.atRest = wanted.moving ? null : leaving;
+        this.askedAt = started;
         const coming = new Coming(wanted);
         try {
             const { x, y, width, height } = wanted.window;

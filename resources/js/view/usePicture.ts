@@ -107,7 +107,11 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
         if (!problem?.passes) {
             return;
         }
-        const timer = window.setInterval(() => api.health().then(() => setAttempt((count) => count + 1), () => undefined), ASK_AGAIN_MS);
+        const timer = window.setInterval(() => {
+            if (!loop.current?.isAwaiting) {
+                void api.health().then(() => setAttempt((count) => count + 1), () => undefined);
+            }
+        }, ASK_AGAIN_MS);
         return () => window.clearInterval(timer);
     }, [problem]);
 

@@ -15,6 +15,7 @@ use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Registry;
+use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Render\Watch;
 use Tests\Support\Fields;
@@ -401,6 +402,8 @@ it('works out no plane anew that did not change', function (array $strip, array 
         }
     };
     $black = new Flat(...SEEN, colour: fn () => [0, 0, 0]);
+    // what the tests before this one hold must not make it let go of anything
+    $memory = new Memory(PHP_INT_MAX);
     $renderer = new Renderer(new KernelStore(Folder::of('core-kernels')), new class($black) implements PictureShelf
     {
         public function __construct(private Flat $black)
@@ -411,7 +414,7 @@ it('works out no plane anew that did not change', function (array $strip, array 
         {
             return $this->black;
         }
-    }, new ShapeStore(Folder::of('core-shapes')), watch: $watch);
+    }, new ShapeStore(Folder::of('core-shapes')), memory: $memory, watch: $watch);
     $planes = function (array $strip) use ($renderer, $watch): int {
         $watch->steps = 0;
         $renderer->picture(Rendering::scene(...SEEN, strips: [Rendering::plate('black'), $strip]), Window::whole(...SEEN));

@@ -8,7 +8,7 @@ export function Range({ label, value, least, most, step, hand }: { label: string
     const isGivenUp = useRef(false);
     return (
         <Slider.Root
-            className="relative flex h-6 min-w-[30px] flex-1 touch-none items-center select-none"
+            className="relative mr-2 flex h-6 min-w-[30px] flex-1 touch-none items-center select-none"
             value={[value]}
             min={least}
             max={most}

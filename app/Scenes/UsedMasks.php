@@ -30,6 +30,17 @@ final class UsedMasks
     }
 
     /**
+     * Where the mask stands whose shape one has.
+     *
+     * @param  array<mixed>  $mask
+     * @return array{string, array<mixed>}|null null when it has its own
+     */
+    private static function held(FlatScene $scene, array $mask): ?array
+    {
+        return is_string($mask['uses'] ?? null) ? self::find($scene, $mask['uses']) : null;
+    }
+
+    /**
      * A mask with a shape of its own: a copy of the one that it uses.
      *
      * @param  array<mixed>  $mask
@@ -37,7 +48,7 @@ final class UsedMasks
      */
     public static function onItsOwn(FlatScene $scene, array $mask): array
     {
-        $held = isset($mask['uses']) && is_string($mask['uses']) ? self::find($scene, $mask['uses']) : null;
+        $held = self::held($scene, $mask);
 
         return $held === null ? $mask : array_diff_key(SharedMasks::shaped($mask, $held[1]), ['uses' => 0]);
     }
@@ -50,7 +61,7 @@ final class UsedMasks
      */
     public static function using(array $mask): array
     {
-        return [...array_diff_key($mask, ['values' => 0, 'grow' => 0, 'feather' => 0, 'uses' => 0]), 'id' => FlatScene::newId(), 'uses' => $mask['uses'] ?? $mask['id']];
+        return [...array_diff_key($mask, array_flip([...SharedMasks::HELD, 'uses'])), 'id' => FlatScene::newId(), 'uses' => $mask['uses'] ?? $mask['id']];
     }
 
     /** @return list<string> the strips that have a mask with the shape of one of this strip's, this one among them */
@@ -95,9 +106,9 @@ final class UsedMasks
         foreach (FlatScene::fields($scene->strip($strip)['masks'] ?? []) as $own) {
             $own = FlatScene::fields($own);
             if ($own['id'] === $mask) {
-                $held = isset($own['uses']) && is_string($own['uses']) ? self::find($scene, $own['uses']) : null;
+                $held = self::held($scene, $own);
 
-                return $held === null ? [$strip, $mask] : [$held[0], (string) $own['uses']];
+                return $held === null ? [$strip, $mask] : [$held[0], (string) $held[1]['id']];
             }
         }
         throw new SceneError('mask', "there is no mask \"{$mask}\" on this strip");

@@ -37,6 +37,9 @@ final readonly class FirstGuess
 
     private const SAMPLES = 4000;
 
+    /** Colours this far from one another in Oklab are not the same. */
+    private const APART = 0.06;
+
     /** The share of the background whose colours count as usual there. */
     private const USUAL = 0.8;
 
@@ -301,7 +304,7 @@ final readonly class FirstGuess
         $unlike = array_filter($border, function (int $at) use ($l, $a, $b): bool {
             [$x, $y, $z] = $this->colour($at);
 
-            return ($x - $l) ** 2 + ($y - $a) ** 2 + ($z - $b) ** 2 > 0.06 ** 2;
+            return ($x - $l) ** 2 + ($y - $a) ** 2 + ($z - $b) ** 2 > self::APART ** 2;
         }, ARRAY_FILTER_USE_KEY);
 
         return $unlike === [] ? $border : $unlike;

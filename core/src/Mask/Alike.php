@@ -8,6 +8,7 @@ use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Guide;
 use Aumbrel\Core\Raster\GuidedFilter;
+use Aumbrel\Core\Raster\Margin;
 use Aumbrel\Core\Stroke\Stroke;
 
 /**
@@ -49,10 +50,7 @@ final readonly class Alike
             return $painted;
         }
         $radius = (int) max(1, round(self::RADIUS * $stroke->size / 2 * $this->window->scale));
-        $margin = 8;
-        while ($margin < 2 * $radius) {
-            $margin *= 2;
-        }
+        $margin = Margin::atLeast(2 * $radius);
         $around = $this->window->padded($margin);
         $planes = array_map(fn (int $channel): array => $this->planes->numbers(new GuidePlane($this->guide, $around, $channel)), [0, 1, 2]);
         // the box with as much round it as the filter reaches

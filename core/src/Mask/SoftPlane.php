@@ -53,7 +53,7 @@ final readonly class SoftPlane implements Plane
         $scale = $frame->pixelsPerUnit();
         $sigma = $this->feather * $scale;
         $grow = $this->grow * $scale;
-        $margin = $sigma > 0 || $grow != 0.0 ? self::margin(Gaussian::REACH * $sigma + abs($grow) + 3) : 0;
+        $margin = $sigma > 0 || $grow != 0.0 ? Margin::atLeast(Gaussian::REACH * $sigma + abs($grow) + 3) : 0;
         $padded = $frame->padded($margin);
         [$columns, $rows] = [$padded->window->columns, $padded->window->rows];
         $values = ($this->coverage)($planes, $padded);
@@ -65,17 +65,6 @@ final readonly class SoftPlane implements Plane
         }
 
         return Margin::cut($values, $columns, $rows, $margin);
-    }
-
-    /** Margins come in few sizes: what lies in the same frame is kept while a feather is dragged. */
-    private static function margin(float $needed): int
-    {
-        $margin = 8;
-        while ($margin < $needed) {
-            $margin *= 2;
-        }
-
-        return $margin;
     }
 
     /**

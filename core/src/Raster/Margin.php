@@ -7,6 +7,19 @@ namespace Aumbrel\Core\Raster;
 /** The rim of pixels around a plane that a filter needs and nobody sees. */
 final class Margin
 {
+    private const LEAST = 8;
+
+    /** A margin of at least so many pixels. They come in few sizes, so that what lies in the same frame is kept while a width is dragged. */
+    public static function atLeast(float $needed): int
+    {
+        $margin = self::LEAST;
+        while ($margin < $needed) {
+            $margin *= 2;
+        }
+
+        return $margin;
+    }
+
     /**
      * @param  list<float>  $plane  row after row, with the margin
      * @param  int  $columns  with the margin

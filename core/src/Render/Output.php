@@ -10,6 +10,11 @@ use Aumbrel\Core\Kernel\KernelWriter;
 /** Writes the loop that turns values into packed pixels. */
 final readonly class Output
 {
+    /** What a mask holds back lies under this tint, red, green, blue, and by this much. */
+    private const TINT = [0.20, 0.62, 0.58];
+
+    private const TINTED = 0.58;
+
     /** What clips, and what is as dark as can be, by channel 0..1; the rest is half its luma. */
     private const CLIPPED = [0.95, 0.66, 0.31];
 
@@ -18,11 +23,6 @@ final readonly class Output
     public function __construct(private KernelWriter $kernel, private Shown $as = Shown::Colours)
     {
     }
-
-    /** What a mask holds back lies under this tint, red, green, blue, and by this much. */
-    private const TINT = [0.20, 0.62, 0.58];
-
-    private const TINTED = 0.58;
 
     /**
      * The picture, and over it a tint where a mask holds back.

@@ -189,7 +189,7 @@ final readonly class MaskEntry implements CutMask
     {
         $whole = $this->whole();
 
-        return $this->uses === null ? $whole : [...array_diff_key($whole, ['values' => 0, 'grow' => 0, 'feather' => 0]), 'uses' => $this->uses];
+        return $this->uses === null ? $whole : [...array_diff_key($whole, array_flip(SharedMasks::HELD)), 'uses' => $this->uses];
     }
 
     /** @return array<string, mixed> with its own shape, wherever that stands */

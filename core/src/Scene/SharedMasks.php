@@ -13,8 +13,11 @@ use Aumbrel\Core\Kind\Ground;
  */
 final class SharedMasks
 {
+    /** What of a shape stands with its holder alone; its kind and its ground stand with each mask that uses it too. */
+    public const HELD = ['values', 'grow', 'feather'];
+
     /** What makes a shape. */
-    public const SHAPE = ['kind', 'on', 'values', 'grow', 'feather'];
+    private const SHAPE = ['kind', 'on', ...self::HELD];
 
     /**
      * Strips as they stand in a scene file, with the shape in each mask that uses another one's.

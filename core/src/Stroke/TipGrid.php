@@ -28,7 +28,10 @@ final readonly class TipGrid
 
     private const DROPS = 130;
 
-    /** @param  list<list<float>>  $levels  the finest first, each half as wide as the one before */
+    /** So many a process keeps: a file may have as many as it has strokes. */
+    private const MOST = 32;
+
+    /** @param  non-empty-list<list<float>>  $levels  the finest first, each half as wide as the one before */
     private function __construct(private array $levels)
     {
     }
@@ -40,6 +43,9 @@ final readonly class TipGrid
         static $made = [];
         if (! $stroke->tip->isGrid()) {
             return null;
+        }
+        if (count($made) > self::MOST) {
+            $made = [];
         }
         $key = $stroke->tip === Tip::Picture ? (string) $stroke->grid : "{$stroke->tip->value} {$stroke->seed}";
 
@@ -60,12 +66,12 @@ final readonly class TipGrid
     {
         foreach ($this->levels as $values) {
             $side = (int) sqrt(count($values));
-            if ($side <= 2.0 * $radius || $side === self::COARSEST) {
-                return [$values, $side];
+            if ($side <= 2.0 * $radius) {
+                break;
             }
         }
 
-        return [$this->levels[0], self::FINEST];
+        return [$values, $side];
     }
 
     /**
@@ -199,7 +205,7 @@ final readonly class TipGrid
 
     /**
      * @param  list<float>  $values
-     * @return list<list<float>> with each halving, down to the coarsest
+     * @return non-empty-list<list<float>> with each halving, down to the coarsest
      */
     private static function halved(array $values): array
     {

@@ -146,9 +146,9 @@ export type Looked = {
     solo: string[];
     before: boolean;
     mask: string | null;
-    /** a plate whose cut-out is judged under a tint */
     /** whether that mask lies over the picture as a tint, or is seen alone */
     over: boolean;
+    /** a plate whose cut-out is judged under a tint */
     tint: string | null;
     /** how it is shown, and the strip of which only what it adds is wanted */
     as: 'colours' | 'values' | 'clipping' | 'passing';

@@ -101,11 +101,11 @@ export type Work = Arrangement & {
     stageLines: StageLines | null;
     /** The revision of the scene whose picture at rest is shown. */
     shownRevision: number;
-    /** A mask that is seen alone, in grey. */
     /** The line on both sides of which strokes are painted; null for the upright middle of the picture. */
     axis: [Point, Point] | null;
     /** Whether an outline keeps to the edges of the plate between its clicks. */
     alongEdges: boolean;
+    /** A mask that is seen alone, in grey. */
     maskAlone: string | null;
     /** The mask whose softness is being worked on: what it holds back lies under a tint. */
     maskTinted: string | null;

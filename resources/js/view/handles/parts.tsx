@@ -47,9 +47,9 @@ export function Line({ lens, points, dashed = false, colour = '#f4f4f4' }: { len
     );
 }
 
-/** A line that can be grabbed anywhere along it. */
 type GrabLineProps = { lens: Lens; points: Point[]; label: string; title?: string; onGrab: (event: PointerEvent<SVGPolylineElement>) => void; /** told where on the picture it was clicked twice */ onDouble?: (at: Point) => void };
 
+/** A line that can be grabbed anywhere along it. */
 export function GrabLine({ lens, points, label, title = label, onGrab, onDouble }: GrabLineProps) {
     const path = points.map((point) => toView(lens, point).join(',')).join(' ');
     return (

@@ -74,10 +74,14 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
         return [...nodes, ...found.slice(1, -1).map((at): Node => ({ at })), { at: to }];
     }
 
-    function close(closed: Node[]) {
+    function drop() {
         setNodes([]);
         setEarlier([]);
         setWay([]);
+    }
+
+    function close(closed: Node[]) {
+        drop();
         if (closed.length < 2) {
             return;
         }
@@ -106,9 +110,7 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
             if (event.key === 'Enter') {
                 close(nodes);
             } else if (event.key === 'Escape') {
-                setNodes([]);
-                setEarlier([]);
-                setWay([]);
+                drop();
             } else if (event.key === 'Backspace' || event.key === 'Delete') {
                 setNodes(earlier[earlier.length - 1] ?? []);
                 setEarlier(earlier.slice(0, -1));

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use Aumbrel\Core\CutOut\Colours;
 use Aumbrel\Core\CutOut\EdgePath;
 use Aumbrel\Core\CutOut\FirstGuess;
 use Aumbrel\Core\CutOut\Segmentation;
@@ -58,7 +57,7 @@ it('goes straight where nothing is, and stays in the picture', function (): void
 /** The overlap of what strokes cut out with what is there. */
 function guessed(Flat $picture, array $alpha, array $strokes): float
 {
-    $cut = Segmentation::of(Colours::of($picture), $picture->width(), $picture->height(), array_map(static fn (array $stroke): Stroke => Stroke::read($stroke, 'stroke'), $strokes));
+    $cut = Segmentation::of($picture, array_map(static fn (array $stroke): Stroke => Stroke::read($stroke, 'stroke'), $strokes));
     $both = $either = 0.0;
     foreach ($alpha as $at => $true) {
         $both += min($true, $cut->values[$at]);

@@ -73,6 +73,20 @@ it('sees a light from the plate that it lights', function (): void {
         ->and($sight(['values' => ['target' => [100, 290]]])->bearing->azimuth)->toEqualWithDelta(90, 1e-6)->and($sight(['values' => ['target' => [100, 290]]])->of)->toBe('place');
 });
 
+it('lets a light in a closed group fall on what that group holds alone', function (): void {
+    $spot = fn (array $more): array => ['id' => 'lamp', 'name' => 'Lamp', 'kind' => 'spot', ...$more, 'values' => ['origin' => [100, 150], 'target' => [205, 160]]];
+    $within = fn (bool $closed, array $held) => readings(matched(['bearing' => bearing(20, 10)], [['id' => 'g', 'name' => 'G', 'kind' => 'group', 'closed' => $closed, 'strips' => $held]]))->compass;
+    $seenFrom = fn (bool $closed, array $more = []) => $within($closed, [$spot($more)])->sight('lamp')->of;
+    // an open group is as if it were not there; a closed one hides what lies below it, whether the plate is aimed at or named
+    expect($seenFrom(false))->toBe('subject')->and($seenFrom(true))->toBeNull()
+        ->and($seenFrom(false, ['confinedTo' => 'subject']))->toBe('subject')->and($seenFrom(true, ['confinedTo' => 'subject']))->toBeNull()
+        ->and(array_map(fn ($pair): string => $pair->other->strip, $within(true, [$spot([])])->pairs))->toBe(['subject'])
+        ->and(array_map(fn ($pair): string => $pair->other->strip, $within(false, [$spot([])])->pairs))->toBe(['subject', 'lamp']);
+    // a plate of its own is lit, also through an open group around the light
+    $own = ['id' => 'own', 'name' => 'Own', ...Rendering::plate('p', ['values' => ['pivot' => [40, 50], 'place' => [210, 150], 'bearing' => bearing(40, 10)]])];
+    expect($within(true, [$own, ['id' => 'h', 'name' => 'H', 'kind' => 'group', 'strips' => [$spot([])]]])->sight('lamp')->of)->toBe('own');
+});
+
 it('turns a light to agree with its plate, at the same distance', function (): void {
     $lamp = ['id' => 'lamp', 'name' => 'Lamp', 'kind' => 'spot', 'values' => ['origin' => [100, 150], 'target' => [205, 160]]];
     $scene = matched(['bearing' => bearing(20, 10)], [$lamp]);

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use Aumbrel\Core\CutOut\Colours;
 use Aumbrel\Core\CutOut\Pieces;
 use Aumbrel\Core\CutOut\Segmentation;
 use Aumbrel\Core\Picture\Shape;
@@ -13,7 +12,7 @@ use Tests\Support\Flat;
 /** @param  list<array<string, mixed>>  $strokes */
 function cutBy(Flat $picture, array $strokes): Shape
 {
-    return Segmentation::of(Colours::of($picture), $picture->width(), $picture->height(), array_map(fn (array $stroke): Stroke => Stroke::read($stroke, 'stroke'), $strokes));
+    return Segmentation::of($picture, array_map(fn (array $stroke): Stroke => Stroke::read($stroke, 'stroke'), $strokes));
 }
 
 it('cuts out a subject that hardly stands out, by three strokes', function (string $which): void {

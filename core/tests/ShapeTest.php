@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use Aumbrel\Core\CutOut\Colours;
 use Aumbrel\Core\CutOut\HairColours;
 use Aumbrel\Core\CutOut\Segmentation;
 use Aumbrel\Core\Fault\SceneError;
@@ -159,7 +158,7 @@ it('cuts along edges, and only what hangs together with a stroke', function (): 
     $strokes = array_map(fn (array $stroke): Stroke => Stroke::read(['size' => 6, 'hardness' => 100, ...$stroke], 's'), [
         ['points' => [[42, 36], [58, 52]]], ['letsIn' => false, 'points' => [[6, 6], [170, 6], [170, 84], [6, 84], [6, 6]]],
     ]);
-    $values = Segmentation::of(Colours::of($picture), 180, 90, $strokes)->values;
+    $values = Segmentation::of($picture, $strokes)->values;
     $wrong = 0;
     foreach ($values as $at => $value) {
         $wrong += ($value > 0.5) !== $isLeft($at % 180, intdiv($at, 180)) ? 1 : 0;
@@ -170,7 +169,7 @@ it('cuts along edges, and only what hangs together with a stroke', function (): 
 it('is corrected by more strokes', function (): void {
     // a grey notch in the disc has the background's colour: a stroke says that it belongs to the subject
     $picture = new Flat(120, 90, fn (int $x, int $y): array => hypot($x - 60, $y - 45) < 32 && ! ($x > 62 && abs($y - 45) < 10) ? [210, 120 + $y % 5, 50] : [60 + $x % 4, 85, 140]);
-    $of = fn (array $strokes): array => Segmentation::of(Colours::of($picture), 120, 90, array_map(fn (array $stroke): Stroke => Stroke::read(['size' => 6, 'hardness' => 100, ...$stroke], 's'), $strokes))->values;
+    $of = fn (array $strokes): array => Segmentation::of($picture, array_map(fn (array $stroke): Stroke => Stroke::read(['size' => 6, 'hardness' => 100, ...$stroke], 's'), $strokes))->values;
     $first = [['points' => [[44, 30], [50, 60]]], ['letsIn' => false, 'points' => [[5, 5], [114, 5], [114, 84], [5, 84], [5, 5]]]];
     $notch = 45 * 120 + 76;
     expect($of($first)[$notch])->toBeLessThan(0.5)->and($of([...$first, ['points' => [[58, 45], [82, 45]]]])[$notch])->toBe(1.0);

@@ -6,7 +6,6 @@ namespace App\CommandLine\Timings;
 
 use App\CommandLine\FilePictures;
 use App\CommandLine\NamedScene;
-use Aumbrel\Core\CutOut\Colours;
 use Aumbrel\Core\CutOut\Segmentation;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Window;
@@ -41,7 +40,7 @@ final class MatchTimings
         return [
             'unit' => 'ms, one process',
             'bearing' => ['megapixels' => round($heron->width() * $heron->height() / 1e6, 1), ...Stopwatch::inTurn(['estimate' => static fn () => $study->bearing()], self::ROUNDS)],
-            'paintedCut' => ['megapixels' => round($boardwalk->width() * $boardwalk->height() / 1e6, 1), ...Stopwatch::inTurn(['whole' => static fn () => Segmentation::of(Colours::of($boardwalk), $boardwalk->width(), $boardwalk->height(), $strokes)], self::ROUNDS)],
+            'paintedCut' => ['megapixels' => round($boardwalk->width() * $boardwalk->height() / 1e6, 1), ...Stopwatch::inTurn(['whole' => static fn () => Segmentation::of($boardwalk, $strokes)], self::ROUNDS)],
             'stroke' => ['columns' => $window->columns, 'rows' => $window->rows, ...Stopwatch::inTurn(['paint' => $paint], self::ROUNDS)],
         ];
     }

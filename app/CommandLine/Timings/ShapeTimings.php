@@ -6,7 +6,6 @@ namespace App\CommandLine\Timings;
 
 use App\CommandLine\FilePictures;
 use App\CommandLine\NamedScene;
-use Aumbrel\Core\CutOut\Colours;
 use Aumbrel\Core\CutOut\EdgePath;
 use Aumbrel\Core\CutOut\FirstGuess;
 use Aumbrel\Core\CutOut\Segmentation;
@@ -76,7 +75,7 @@ final class ShapeTimings
             'histogram' => fn () => $this->renderer->tones($scenes['two'], new Window(0, 0, 1600, 1000, self::COUNTED), 'b', false),
             'edgePath' => static fn () => EdgePath::between($picture, new Point(1010, 560), new Point(1370, 250)),
             'guess' => static fn () => (new FirstGuess($picture))->inBox(new Bounds(980, 200, 1600, 720)),
-            'guessAndCut' => static fn () => Segmentation::of(Colours::of($picture), $picture->width(), $picture->height(), array_map(
+            'guessAndCut' => static fn () => Segmentation::of($picture, array_map(
                 static fn (array $stroke): Stroke => Stroke::read($stroke, 'stroke'), (new FirstGuess($picture))->inBox(new Bounds(980, 200, 1600, 720)),
             )),
         ], 3, 1);

@@ -39,7 +39,54 @@ final readonly class Colours
 
     public static function of(PictureSource $picture, int $most = self::MOST_PIXELS): self
     {
-        $halving = Halving::within($picture, $most);
+        return self::at($picture, Halving::within($picture, $most));
+    }
+
+    public static function at(PictureSource $picture, Halving $halving): self
+    {
+        $colours = self::read($picture, $halving->pixels($picture));
+
+        return new self($halving->level, $halving->columns, $halving->rows, ...$colours);
+    }
+
+    /**
+     * Of some pixels alone; the others are black and not there.
+     *
+     * @param  list<int>  $only  by their place in the halving
+     */
+    public static function some(PictureSource $picture, Halving $halving, array $only): self
+    {
+        $planes = array_fill(0, 4, array_fill(0, $halving->columns * $halving->rows, 0.0));
+        if ($only === []) {
+            return new self($halving->level, $halving->columns, $halving->rows, ...$planes);
+        }
+        [$left, $right, $top, $bottom] = [$halving->columns, 0, intdiv(min($only), $halving->columns), intdiv(max($only), $halving->columns)];
+        foreach ($only as $at) {
+            $column = $at % $halving->columns;
+            $left = min($left, $column);
+            $right = max($right, $column);
+        }
+        $columns = $right + 1 - $left;
+        $box = $picture->pixels($halving->level, $left, $top, $columns, $bottom + 1 - $top);
+        $wanted = [];
+        foreach ($only as $at) {
+            $wanted[] = $box[(intdiv($at, $halving->columns) - $top) * $columns + $at % $halving->columns - $left];
+        }
+        foreach (self::read($picture, $wanted) as $plane => $values) {
+            foreach ($only as $k => $at) {
+                $planes[$plane][$at] = $values[$k];
+            }
+        }
+
+        return new self($halving->level, $halving->columns, $halving->rows, ...$planes);
+    }
+
+    /**
+     * @param  list<int>  $pixels  packed
+     * @return array{list<float>, list<float>, list<float>, list<float>} lightness, both axes of colour, alpha
+     */
+    private static function read(PictureSource $picture, array $pixels): array
+    {
         $bits = $picture->bits();
         $mask = (1 << $bits) - 1;
         $down = $bits - 8;
@@ -51,7 +98,7 @@ final readonly class Colours
         }
         $lightness = $first = $second = $alpha = [];
         // unpacked here and not by Pixels: another pass over them costs a third more
-        foreach ($halving->pixels($picture) as $pixel) {
+        foreach ($pixels as $pixel) {
             $r = $linear[($pixel >> 2 * $bits & $mask) >> $down];
             $g = $linear[($pixel >> $bits & $mask) >> $down];
             $b = $linear[($pixel & $mask) >> $down];
@@ -64,7 +111,7 @@ final readonly class Colours
             $alpha[] = ($pixel >> 3 * $bits & $mask) / $mask;
         }
 
-        return new self($halving->level, $halving->columns, $halving->rows, $lightness, $first, $second, $alpha);
+        return [$lightness, $first, $second, $alpha];
     }
 
     /** @return array{float, float, float} one colour for comparing with these */
@@ -76,15 +123,18 @@ final readonly class Colours
     /**
      * The same with colourfulness taken as a share of lightness, which shading leaves almost as it is, and with lightness
      * counting less: a body's lit and shaded side become alike, while what differs in hue stays apart.
+     *
+     * @param  list<int>|null  $only  where it is wanted; everywhere if not given
      */
-    public function unshaded(): self
+    public function unshaded(?array $only = null): self
     {
-        $lightness = $first = $second = [];
-        foreach ($this->lightness as $at => $value) {
+        [$lightness, $first, $second] = [$this->lightness, $this->first, $this->second];
+        foreach ($only ?? array_keys($lightness) as $at) {
+            $value = $lightness[$at];
             $share = 1 / ($value + self::DARKEST);
-            $lightness[] = self::KEPT_LIGHTNESS * $value;
-            $first[] = $this->first[$at] * $share;
-            $second[] = $this->second[$at] * $share;
+            $lightness[$at] = self::KEPT_LIGHTNESS * $value;
+            $first[$at] *= $share;
+            $second[$at] *= $share;
         }
 
         return new self($this->level, $this->columns, $this->rows, $lightness, $first, $second, $this->alpha);

@@ -6,6 +6,8 @@ namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Picture\Halving;
+use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Picture\Pixels;
 use Aumbrel\Core\Picture\Shape;
 use Aumbrel\Core\Stroke\Brush;
 use Aumbrel\Core\Stroke\Stroke;
@@ -48,36 +50,62 @@ final class Segmentation
     private const TRUSTED = 0.03;
 
     /** @param  list<Stroke>  $strokes  in the picture's pixels; those that reveal are on the subject */
-    public static function of(Colours $colours, int $width, int $height, array $strokes): Shape
+    public static function of(PictureSource $picture, array $strokes): Shape
     {
-        $sizes = [$colours->unshaded()];
-        while (($last = $sizes[count($sizes) - 1])->columns * $last->rows > self::COARSE && min($last->columns, $last->rows) > self::NARROWEST) {
+        $full = Halving::within($picture, Colours::MOST_PIXELS);
+        $divided = self::divides($full->columns, $full->rows);
+        // colours of the largest size are needed along the border alone, and it is not known before the smaller ones are done
+        $sizes = [Colours::at($picture, $divided ? new Halving($picture->width(), $picture->height(), $full->level + 1) : $full)->unshaded()];
+        while (self::divides(($last = $sizes[count($sizes) - 1])->columns, $last->rows)) {
             $sizes[] = $last->halved();
         }
-        $coarsest = $sizes[count($sizes) - 1];
-        $marks = self::marks($coarsest, $width, $height, $strokes);
-        $prior = new CutPrior($coarsest, $marks);
-        $values = self::connected(self::whole($coarsest, $marks, $prior), $marks, $coarsest->columns, $coarsest->rows);
-        for ($k = count($sizes) - 2; $k >= 0; $k--) {
-            $marks = self::marks($sizes[$k], $width, $height, $strokes);
+        $small = array_pop($sizes);
+        $marked = static fn (int $level, array $alpha): array => self::marks(new Halving($picture->width(), $picture->height(), $level), $alpha, $strokes);
+        $marks = $marked($small->level, $small->alpha);
+        $prior = new CutPrior($small, $marks);
+        $values = self::connected(self::whole($small, $marks, $prior), $marks, $small->columns, $small->rows);
+        while (($colours = array_pop($sizes)) !== null) {
+            $marks = $marked($colours->level, $colours->alpha);
+            [$values, $band] = self::spread($values, $small->columns, $small->rows, $marks, $colours->columns, $colours->rows);
             // what hung together by less than a pixel of the smaller size may not hang together any more
-            $values = self::connected(self::finer($sizes[$k], $sizes[$k + 1], $values, $marks, $prior), $marks, $sizes[$k]->columns, $sizes[$k]->rows);
+            $values = self::connected(self::along($colours, $values, $band, $prior), $marks, $colours->columns, $colours->rows);
+            $small = $colours;
         }
-        $sharp = self::sharpened($values, $colours);
+        $alpha = $divided ? self::alpha($picture, $full) : $small->alpha;
+        if ($divided) {
+            $marks = $marked($full->level, $alpha);
+            [$values, $band] = self::spread($values, $small->columns, $small->rows, $marks, $full->columns, $full->rows);
+            $seen = self::widened($band, $full->columns, $full->rows);
+            $values = self::connected(self::along(Colours::some($picture, $full, $seen)->unshaded($seen), $values, $band, $prior), $marks, $full->columns, $full->rows);
+        }
+        $sharp = self::sharpened($values, $alpha, $full->columns, $full->rows);
 
-        return new Shape($width, $height, $colours->level, self::connected($sharp, $marks, $colours->columns, $colours->rows, self::TRACE));
+        return new Shape($picture->width(), $picture->height(), $full->level, self::connected($sharp, $marks, $full->columns, $full->rows, self::TRACE));
+    }
+
+    /** Whether a size is worked out from one of half of it. */
+    private static function divides(int $columns, int $rows): bool
+    {
+        return $columns * $rows > self::COARSE && min($columns, $rows) > self::NARROWEST;
+    }
+
+    /** @return list<float> */
+    private static function alpha(PictureSource $picture, Halving $halving): array
+    {
+        return $picture->opaque() ? array_fill(0, $halving->columns * $halving->rows, 1.0) : (new Pixels($halving->pixels($picture), $picture->bits()))->alpha();
     }
 
     /**
+     * @param  array<int, float>  $alpha
      * @param  list<Stroke>  $strokes
      * @return array<int, int>
      */
-    private static function marks(Colours $colours, int $width, int $height, array $strokes): array
+    private static function marks(Halving $halving, array $alpha, array $strokes): array
     {
-        $brush = new Brush(Frame::scene((new Halving($width, $height, $colours->level))->window()));
+        $brush = new Brush(Frame::scene($halving->window()));
         $marks = [];
-        foreach ($colours->alpha as $alpha) {
-            $marks[] = $alpha < self::TRACE ? self::BACKGROUND : 0;
+        foreach ($alpha as $value) {
+            $marks[] = $value < self::TRACE ? self::BACKGROUND : 0;
         }
         foreach ($strokes as $stroke) {
             $brush->mark($marks, $stroke, $stroke->letsIn ? self::SUBJECT : self::BACKGROUND);
@@ -150,20 +178,19 @@ final class Segmentation
     }
 
     /**
-     * The next doubling: only pixels around the border are worked out again.
+     * What is known of twice the size: only pixels around the border are to be worked out again.
      *
      * @param  array<int, float>  $coarse
      * @param  array<int, int>  $marks
-     * @return array<int, float>
+     * @return array{array<int, float>, list<int>} values, and the pixels around the border
      */
-    private static function finer(Colours $fine, Colours $small, array $coarse, array $marks, CutPrior $colour): array
+    private static function spread(array $coarse, int $coarseColumns, int $coarseRows, array $marks, int $columns, int $rows): array
     {
-        [$columns, $rows] = [$fine->columns, $fine->rows];
-        $border = self::border($coarse, $small->columns, $small->rows);
+        $border = self::border($coarse, $coarseColumns, $coarseRows);
         $values = [];
         $band = [];
         for ($row = 0, $at = 0; $row < $rows; $row++) {
-            $from = ($row >> 1) * $small->columns;
+            $from = ($row >> 1) * $coarseColumns;
             for ($column = 0; $column < $columns; $column++, $at++) {
                 $mark = $marks[$at];
                 $source = $from + ($column >> 1);
@@ -174,7 +201,38 @@ final class Segmentation
             }
         }
 
-        return Walk::alongBand($fine, $values, $band, $colour->at($fine, $band), self::weight($colour));
+        return [$values, $band];
+    }
+
+    /**
+     * @param  array<int, float>  $values
+     * @param  list<int>  $band
+     * @return array<int, float>
+     */
+    private static function along(Colours $colours, array $values, array $band, CutPrior $prior): array
+    {
+        return Walk::alongBand($colours, $values, $band, $prior->at($colours, $band), self::weight($prior));
+    }
+
+    /**
+     * @param  list<int>  $band
+     * @return list<int> these pixels and those beside them
+     */
+    private static function widened(array $band, int $columns, int $rows): array
+    {
+        $is = array_fill(0, $columns * $rows, false);
+        $wide = [];
+        foreach ($band as $at) {
+            $column = $at % $columns;
+            foreach ([$at, $column > 0 ? $at - 1 : $at, $column + 1 < $columns ? $at + 1 : $at, $at - $columns, $at + $columns] as $beside) {
+                if (isset($is[$beside]) && ! $is[$beside]) {
+                    $is[$beside] = true;
+                    $wide[] = $beside;
+                }
+            }
+        }
+
+        return $wide;
     }
 
     /**
@@ -204,11 +262,11 @@ final class Segmentation
      * The potentials as a cut: a soft step one pixel wide at a half.
      *
      * @param  array<int, float>  $values
+     * @param  array<int, float>  $alpha
      * @return array<int, float>
      */
-    private static function sharpened(array $values, Colours $colours): array
+    private static function sharpened(array $values, array $alpha, int $columns, int $rows): array
     {
-        [$columns, $rows] = [$colours->columns, $colours->rows];
         $sharp = [];
         for ($row = 0, $at = 0; $row < $rows; $row++) {
             for ($column = 0; $column < $columns; $column++, $at++) {
@@ -222,7 +280,7 @@ final class Segmentation
                     $value = ($value - 0.5) / ($slope > self::FLATTEST ? $slope : self::FLATTEST) + 0.5;
                     $value = $value < 0.0 ? 0.0 : ($value > 1.0 ? 1.0 : $value);
                 }
-                $sharp[] = $colours->alpha[$at] < self::TRACE ? 0.0 : ($value < self::TRACE ? 0.0 : ($value > 1 - self::TRACE ? 1.0 : $value));
+                $sharp[] = $alpha[$at] < self::TRACE ? 0.0 : ($value < self::TRACE ? 0.0 : ($value > 1 - self::TRACE ? 1.0 : $value));
             }
         }
 

@@ -10,7 +10,11 @@ namespace Aumbrel\Core\CutOut;
  */
 final class Walk
 {
+    /** At most. */
     private const SWEEPS = 60;
+
+    /** A sweep that changes no pixel by more than half a step of 8 bits is the last. */
+    private const STILL = 0.002;
 
     private const BAND_SWEEPS = 14;
 
@@ -72,6 +76,7 @@ final class Walk
     public static function everywhere(array $values, array $prior, array $marks, array $right, array $down, int $columns, int $rows, float $weight): array
     {
         for ($sweep = 0; $sweep < self::SWEEPS; $sweep++) {
+            $most = 0.0;
             for ($row = 0, $at = 0; $row < $rows; $row++) {
                 for ($column = 0; $column < $columns; $column++, $at++) {
                     if ($marks[$at] !== 0) {
@@ -99,8 +104,14 @@ final class Walk
                         $pull += $like;
                         $sum += $like * $values[$at + $columns];
                     }
-                    $values[$at] += self::HASTE * ($sum / $pull - $values[$at]);
+                    $change = self::HASTE * ($sum / $pull - $values[$at]);
+                    $values[$at] += $change;
+                    $change = $change < 0.0 ? -$change : $change;
+                    $most = $change > $most ? $change : $most;
                 }
+            }
+            if ($most < self::STILL) {
+                break;
             }
         }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Mask;
 
-use Aumbrel\Core\CutOut\Colours;
 use Aumbrel\Core\CutOut\Segmentation;
 use Aumbrel\Core\CutOut\ShapePlane;
 use Aumbrel\Core\Geometry\Frame;
@@ -81,6 +80,6 @@ final readonly class PaintedCut implements PlateMask
     {
         $key = 'painted cut '.$picture->key().' '.implode(' ', array_map(static fn (Stroke $stroke): string => $stroke->key(), $this->strokes->all));
 
-        return new ShapePlane($frame, $key, fn (): Shape => Segmentation::of(Colours::of($picture), $picture->width(), $picture->height(), $this->strokes->all));
+        return new ShapePlane($frame, $key, fn (): Shape => Segmentation::of($picture, $this->strokes->all));
     }
 }

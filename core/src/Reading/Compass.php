@@ -104,7 +104,7 @@ final readonly class Compass
 
     /**
      * A light is seen from the plate that it lights: the one that it names, that it is confined to, or the foremost one that
-     * it aims at; when there is none, from where it aims.
+     * it aims at; when there is none, from where it aims. One in a closed group falls on nothing outside.
      *
      * @param  list<Strip>  $all
      * @param  array<string, Sight>  $known
@@ -113,7 +113,12 @@ final readonly class Compass
     {
         $aim = $light->aim();
         $named = $light->lights() ?? $strip->confinedTo;
-        $plate = $named !== null ? $this->scene->find($named) : ($aim === null ? null : $this->aimedAt($aim, $all, $known));
+        $reached = array_flip(array_map(static fn (Strip $beside): string => $beside->id, $this->scene->besides($strip->id)));
+        $plate = match (true) {
+            $named !== null => isset($reached[$named]) ? $this->scene->find($named) : null,
+            $aim !== null => $this->aimedAt($aim, $all, array_intersect_key($known, $reached)),
+            default => null,
+        };
         $isSeenFromPlate = $plate !== null && $plate->kind instanceof Pictured && ($aim === null || $this->isSubject($plate, $all));
         $from = $isSeenFromPlate ? $this->footings->of($plate->id) : ($aim === null ? null : new Footing($aim));
 
@@ -123,7 +128,7 @@ final readonly class Compass
 
     /**
      * @param  list<Strip>  $all
-     * @param  array<string, Sight>  $known  plates whose bearing is known
+     * @param  array<string, Sight>  $known  plates that may be meant, by their bearing
      */
     private function aimedAt(Point $aim, array $all, array $known): ?Strip
     {

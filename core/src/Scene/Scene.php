@@ -124,6 +124,24 @@ final readonly class Scene
         return self::flatten($this->strips);
     }
 
+    /** @return list<Strip> every strip of the stack that a strip is mixed in: of the innermost closed group that holds it, or of the scene */
+    public function besides(string $id): array
+    {
+        $strips = $this->strips;
+        for ($open = $strips; $open !== [];) {
+            $holds = null;
+            foreach ($open as $strip) {
+                if ($strip->isGroup() && in_array($id, array_map(static fn (Strip $held): string => $held->id, self::flatten($strip->strips)), true)) {
+                    $holds = $strip;
+                }
+            }
+            $open = $holds === null ? [] : $holds->strips;
+            $strips = $holds !== null && $holds->closed ? $holds->strips : $strips;
+        }
+
+        return self::flatten($strips);
+    }
+
     public function find(string $id): ?Strip
     {
         foreach ($this->everyStrip() as $strip) {

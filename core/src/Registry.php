@@ -6,10 +6,18 @@ namespace Aumbrel\Core;
 
 use Aumbrel\Core\Air\Haze;
 use Aumbrel\Core\Flat\Fill;
+use Aumbrel\Core\Grade\Balance;
+use Aumbrel\Core\Grade\Bands;
 use Aumbrel\Core\Grade\Base;
 use Aumbrel\Core\Grade\Contrast;
+use Aumbrel\Core\Grade\Curves;
 use Aumbrel\Core\Grade\Levels;
 use Aumbrel\Core\Grade\Monochrome;
+use Aumbrel\Core\Grade\Saturation;
+use Aumbrel\Core\Grade\Tinting;
+use Aumbrel\Core\Grade\TonesToColours;
+use Aumbrel\Core\Grade\Vignette;
+use Aumbrel\Core\Grade\Warmth;
 use Aumbrel\Core\Kind\Kinds;
 use Aumbrel\Core\Light\Beam;
 use Aumbrel\Core\Light\Glow;
@@ -68,6 +76,14 @@ final class Registry
                 Levels::class,
                 Contrast::class,
                 Monochrome::class,
+                Curves::class,
+                Saturation::class,
+                Balance::class,
+                Bands::class,
+                Tinting::class,
+                TonesToColours::class,
+                Warmth::class,
+                Vignette::class,
                 Group::class,
             ],
             masks: [

@@ -8,6 +8,7 @@ use App\Models\Scene;
 use App\Render\Patches;
 use App\Render\PlateStudies;
 use App\Render\Study;
+use Aumbrel\Core\Color\HueBands;
 use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
@@ -33,6 +34,8 @@ final class ColourController
             default => $patches->whole($scene),
         };
 
-        return new JsonResponse(['swatch' => $swatch ?? throw new SceneError('at', 'there is no colour: it is too dark, or nothing is there')]);
+        $swatch ??= throw new SceneError('at', 'there is no colour: it is too dark, or nothing is there');
+
+        return new JsonResponse(['swatch' => $swatch, 'band' => HueBands::nearest(Rgb::fromHex($swatch)->decoded())]);
     }
 }

@@ -10,28 +10,41 @@ final class Oklab
     /** Linear sRGB of a colour; channels may lie outside of 0..1. */
     public static function toLinear(float $lightness, float $a, float $b): Rgb
     {
-        $l = ($lightness + 0.3963377774 * $a + 0.2158037573 * $b) ** 3;
-        $m = ($lightness - 0.1055613458 * $a - 0.0638541728 * $b) ** 3;
-        $s = ($lightness - 0.0894841775 * $a - 1.2914855480 * $b) ** 3;
+        self::leave($lightness, $a, $b);
 
-        return new Rgb(
-            4.0767416621 * $l - 3.3077115913 * $m + 0.2309699292 * $s,
-            -1.2684380046 * $l + 2.6097574011 * $m - 0.3413193965 * $s,
-            -0.0041960863 * $l - 0.7034186147 * $m + 1.7076147010 * $s,
-        );
+        return new Rgb($lightness, $a, $b);
     }
 
     /** @return array{float, float, float} lightness 0..1, and the two axes of colour, of linear sRGB */
     public static function ofLinear(float $red, float $green, float $blue): array
     {
-        $l = (0.4122214708 * $red + 0.5363325363 * $green + 0.0514459929 * $blue) ** (1 / 3);
-        $m = (0.2119034982 * $red + 0.6806995451 * $green + 0.1073969566 * $blue) ** (1 / 3);
-        $s = (0.0883024619 * $red + 0.2817188376 * $green + 0.6299787005 * $blue) ** (1 / 3);
+        self::enter($red, $green, $blue);
 
-        return [
-            0.2104542553 * $l + 0.7936177850 * $m - 0.0040720468 * $s,
-            1.9779984951 * $l - 2.4285922050 * $m + 0.4505937099 * $s,
-            0.0259040371 * $l + 0.7827717662 * $m - 0.8086757660 * $s,
-        ];
+        return [$red, $green, $blue];
+    }
+
+    /** Linear sRGB, not below 0, to lightness and the two axes of colour, in place; for kernels to inline. */
+    public static function enter(float &$red, float &$green, float &$blue): void
+    {
+        $l = (0.4122214708 * $red + 0.5363325363 * $green + 0.0514459929 * $blue) ** 0.3333333333333333;
+        $m = (0.2119034982 * $red + 0.6806995451 * $green + 0.1073969566 * $blue) ** 0.3333333333333333;
+        $s = (0.0883024619 * $red + 0.2817188376 * $green + 0.6299787005 * $blue) ** 0.3333333333333333;
+        $red = 0.2104542553 * $l + 0.7936177850 * $m - 0.0040720468 * $s;
+        $green = 1.9779984951 * $l - 2.4285922050 * $m + 0.4505937099 * $s;
+        $blue = 0.0259040371 * $l + 0.7827717662 * $m - 0.8086757660 * $s;
+    }
+
+    /** Back to linear sRGB, in place; channels may lie outside of 0..1. */
+    public static function leave(float &$lightness, float &$a, float &$b): void
+    {
+        $l = $lightness + 0.3963377774 * $a + 0.2158037573 * $b;
+        $m = $lightness - 0.1055613458 * $a - 0.0638541728 * $b;
+        $s = $lightness - 0.0894841775 * $a - 1.2914855480 * $b;
+        $l = $l * $l * $l;
+        $m = $m * $m * $m;
+        $s = $s * $s * $s;
+        $lightness = 4.0767416621 * $l - 3.3077115913 * $m + 0.2309699292 * $s;
+        $a = -1.2684380046 * $l + 2.6097574011 * $m - 0.3413193965 * $s;
+        $b = -0.0041960863 * $l - 0.7034186147 * $m + 1.7076147010 * $s;
     }
 }

@@ -21,10 +21,10 @@ final readonly class Colours
     private const DARKEST = 0.2;
 
     /**
-     * @param  list<float>  $lightness
-     * @param  list<float>  $first  from green to red
-     * @param  list<float>  $second  from blue to yellow
-     * @param  list<float>  $alpha
+     * @param  array<int, float>  $lightness
+     * @param  array<int, float>  $first  from green to red
+     * @param  array<int, float>  $second  from blue to yellow
+     * @param  array<int, float>  $alpha
      */
     private function __construct(
         public int $level,
@@ -50,15 +50,25 @@ final readonly class Colours
     }
 
     /**
-     * Of some pixels alone; the others are black and not there.
+     * Of some pixels alone; there is nothing of the others.
      *
      * @param  list<int>  $only  by their place in the halving
      */
     public static function some(PictureSource $picture, Halving $halving, array $only): self
     {
-        $planes = array_fill(0, 4, array_fill(0, $halving->columns * $halving->rows, 0.0));
+        [$lightness, $first, $second, $alpha] = self::read($picture, self::pixelsAt($picture, $halving, $only));
+
+        return new self($halving->level, $halving->columns, $halving->rows, array_combine($only, $lightness), array_combine($only, $first), array_combine($only, $second), array_combine($only, $alpha));
+    }
+
+    /**
+     * @param  list<int>  $only
+     * @return list<int> packed
+     */
+    private static function pixelsAt(PictureSource $picture, Halving $halving, array $only): array
+    {
         if ($only === []) {
-            return new self($halving->level, $halving->columns, $halving->rows, ...$planes);
+            return [];
         }
         [$left, $right, $top, $bottom] = [$halving->columns, 0, intdiv(min($only), $halving->columns), intdiv(max($only), $halving->columns)];
         foreach ($only as $at) {
@@ -68,17 +78,8 @@ final readonly class Colours
         }
         $columns = $right + 1 - $left;
         $box = $picture->pixels($halving->level, $left, $top, $columns, $bottom + 1 - $top);
-        $wanted = [];
-        foreach ($only as $at) {
-            $wanted[] = $box[(intdiv($at, $halving->columns) - $top) * $columns + $at % $halving->columns - $left];
-        }
-        foreach (self::read($picture, $wanted) as $plane => $values) {
-            foreach ($only as $k => $at) {
-                $planes[$plane][$at] = $values[$k];
-            }
-        }
 
-        return new self($halving->level, $halving->columns, $halving->rows, ...$planes);
+        return array_map(static fn (int $at): int => $box[(intdiv($at, $halving->columns) - $top) * $columns + $at % $halving->columns - $left], $only);
     }
 
     /**
@@ -123,18 +124,15 @@ final readonly class Colours
     /**
      * The same with colourfulness taken as a share of lightness, which shading leaves almost as it is, and with lightness
      * counting less: a body's lit and shaded side become alike, while what differs in hue stays apart.
-     *
-     * @param  list<int>|null  $only  where it is wanted; everywhere if not given
      */
-    public function unshaded(?array $only = null): self
+    public function unshaded(): self
     {
-        [$lightness, $first, $second] = [$this->lightness, $this->first, $this->second];
-        foreach ($only ?? array_keys($lightness) as $at) {
-            $value = $lightness[$at];
+        $lightness = $first = $second = [];
+        foreach ($this->lightness as $at => $value) {
             $share = 1 / ($value + self::DARKEST);
             $lightness[$at] = self::KEPT_LIGHTNESS * $value;
-            $first[$at] *= $share;
-            $second[$at] *= $share;
+            $first[$at] = $this->first[$at] * $share;
+            $second[$at] = $this->second[$at] * $share;
         }
 
         return new self($this->level, $this->columns, $this->rows, $lightness, $first, $second, $this->alpha);

@@ -17,6 +17,28 @@ final class Pieces
      */
     public static function label(array $alpha, int $columns, int $rows, float $least = 0.5): array
     {
+        $labels = array_fill(0, $columns * $rows, 0);
+        $count = 0;
+        foreach (self::runs($alpha, $columns, $rows, $least) as [$first, $end, $number]) {
+            $count = max($count, $number);
+            for ($at = $first; $at < $end; $at++) {
+                $labels[$at] = $number;
+            }
+        }
+
+        /** @var list<int> $labels changed only where it had values already */
+        return [$labels, $count];
+    }
+
+    /**
+     * The runs of pixels along the rows that pieces consist of.
+     *
+     * @param  array<int, float>  $alpha
+     * @param  float  $least  what belongs to a piece
+     * @return list<array{int, int, int}> the first pixel, the one after the last, and the number of the piece, from 1
+     */
+    public static function runs(array $alpha, int $columns, int $rows, float $least): array
+    {
         /** @var list<array{int, int}> $runs first pixel of each, and one after its last */
         $runs = [];
         /** @var array<int, int> $parents by run */
@@ -46,7 +68,7 @@ final class Pieces
             [$above, $aboveEnd] = [$begin, count($runs)];
         }
 
-        return self::numbered($runs, $parents, $columns * $rows);
+        return self::numbered($runs, $parents);
     }
 
     /** @param  array<int, int>  $parents  by run: one before it that it hangs together with, or itself */
@@ -64,23 +86,21 @@ final class Pieces
     /**
      * @param  list<array{int, int}>  $runs
      * @param  array<int, int>  $parents
-     * @return array{list<int>, int}
+     * @return list<array{int, int, int}>
      */
-    private static function numbered(array $runs, array $parents, int $pixels): array
+    private static function numbered(array $runs, array $parents): array
     {
-        $labels = array_fill(0, $pixels, 0);
+        $numbered = [];
+        /** @var array<int, int> $numbers by run */
         $numbers = [];
         $count = 0;
         foreach ($runs as $k => [$first, $end]) {
             // a run's parent is one before it, which has its number already
             $numbers[$k] = $number = $parents[$k] === $k ? ++$count : $numbers[$parents[$k]];
-            for ($at = $first; $at < $end; $at++) {
-                $labels[$at] = $number;
-            }
+            $numbered[] = [$first, $end, $number];
         }
 
-        /** @var list<int> $labels changed only where it had values already */
-        return [$labels, $count];
+        return $numbered;
     }
 
     /**

@@ -60,25 +60,30 @@ final class Segmentation
             $sizes[] = $last->halved();
         }
         $small = array_pop($sizes);
-        $marked = static fn (int $level, array $alpha): array => self::marks(new Halving($picture->width(), $picture->height(), $level), $alpha, $strokes);
-        $marks = $marked($small->level, $small->alpha);
+        $marks = self::marks($picture, $small->level, $small->alpha, $strokes);
         $prior = new CutPrior($small, $marks);
         $values = self::connected(self::whole($small, $marks, $prior), $marks, $small->columns, $small->rows);
         while (($colours = array_pop($sizes)) !== null) {
-            $marks = $marked($colours->level, $colours->alpha);
+            $marks = self::marks($picture, $colours->level, $colours->alpha, $strokes);
             [$values, $band] = self::spread($values, $small->columns, $small->rows, $marks, $colours->columns, $colours->rows);
             // what hung together by less than a pixel of the smaller size may not hang together any more
             $values = self::connected(self::along($colours, $values, $band, $prior), $marks, $colours->columns, $colours->rows);
             $small = $colours;
         }
         $alpha = $divided ? self::alpha($picture, $full) : $small->alpha;
+        $band = array_keys($values);
         if ($divided) {
-            $marks = $marked($full->level, $alpha);
+            $marks = self::marks($picture, $full->level, $alpha, $strokes);
             [$values, $band] = self::spread($values, $small->columns, $small->rows, $marks, $full->columns, $full->rows);
             $seen = self::widened($band, $full->columns, $full->rows);
-            $values = self::connected(self::along(Colours::some($picture, $full, $seen)->unshaded($seen), $values, $band, $prior), $marks, $full->columns, $full->rows);
+            $values = self::connected(self::along(Colours::some($picture, $full, $seen)->unshaded(), $values, $band, $prior), $marks, $full->columns, $full->rows);
         }
-        $sharp = self::sharpened($values, $alpha, $full->columns, $full->rows);
+        $sharp = self::sharpened($values, $band, $full->columns, $full->rows);
+        foreach ($alpha as $at => $value) {
+            if ($value < self::TRACE) {
+                $sharp[$at] = 0.0;
+            }
+        }
 
         return new Shape($picture->width(), $picture->height(), $full->level, self::connected($sharp, $marks, $full->columns, $full->rows, self::TRACE));
     }
@@ -89,23 +94,26 @@ final class Segmentation
         return $columns * $rows > self::COARSE && min($columns, $rows) > self::NARROWEST;
     }
 
-    /** @return list<float> */
+    /** @return list<float> nothing where the whole picture is there */
     private static function alpha(PictureSource $picture, Halving $halving): array
     {
-        return $picture->opaque() ? array_fill(0, $halving->columns * $halving->rows, 1.0) : (new Pixels($halving->pixels($picture), $picture->bits()))->alpha();
+        return $picture->opaque() ? [] : (new Pixels($halving->pixels($picture), $picture->bits()))->alpha();
     }
 
     /**
-     * @param  array<int, float>  $alpha
+     * @param  array<int, float>  $alpha  nothing where the whole picture is there
      * @param  list<Stroke>  $strokes
      * @return array<int, int>
      */
-    private static function marks(Halving $halving, array $alpha, array $strokes): array
+    private static function marks(PictureSource $picture, int $level, array $alpha, array $strokes): array
     {
+        $halving = new Halving($picture->width(), $picture->height(), $level);
         $brush = new Brush(Frame::scene($halving->window()));
-        $marks = [];
-        foreach ($alpha as $value) {
-            $marks[] = $value < self::TRACE ? self::BACKGROUND : 0;
+        $marks = array_fill(0, $halving->columns * $halving->rows, 0);
+        foreach ($alpha as $at => $value) {
+            if ($value < self::TRACE) {
+                $marks[$at] = self::BACKGROUND;
+            }
         }
         foreach ($strokes as $stroke) {
             $brush->mark($marks, $stroke, $stroke->letsIn ? self::SUBJECT : self::BACKGROUND);
@@ -163,13 +171,17 @@ final class Segmentation
      */
     private static function connected(array $values, array $marks, int $columns, int $rows, float $least = 0.5): array
     {
-        [$pieces] = Pieces::label($values, $columns, $rows, $least);
+        $runs = Pieces::runs($values, $columns, $rows, $least);
         $held = [];
-        foreach (array_keys($marks, self::SUBJECT, true) as $at) {
-            $held[$pieces[$at]] = true;
+        foreach ($runs as [$first, $end, $piece]) {
+            for ($at = $first; $at < $end && ! isset($held[$piece]); $at++) {
+                if ($marks[$at] === self::SUBJECT) {
+                    $held[$piece] = true;
+                }
+            }
         }
-        foreach ($pieces as $at => $piece) {
-            if ($piece !== 0 && ! isset($held[$piece])) {
+        foreach ($runs as [$first, $end, $piece]) {
+            for ($at = $first; $at < $end && ! isset($held[$piece]); $at++) {
                 $values[$at] = 0.0;
             }
         }
@@ -262,26 +274,24 @@ final class Segmentation
      * The potentials as a cut: a soft step one pixel wide at a half.
      *
      * @param  array<int, float>  $values
-     * @param  array<int, float>  $alpha
+     * @param  list<int>  $band  where they may lie between
      * @return array<int, float>
      */
-    private static function sharpened(array $values, array $alpha, int $columns, int $rows): array
+    private static function sharpened(array $values, array $band, int $columns, int $rows): array
     {
-        $sharp = [];
-        for ($row = 0, $at = 0; $row < $rows; $row++) {
-            for ($column = 0; $column < $columns; $column++, $at++) {
-                $value = $values[$at];
-                if ($value > self::TRACE && $value < 1 - self::TRACE) {
-                    $left = $column > 0 ? $at - 1 : $at;
-                    $right = $column + 1 < $columns ? $at + 1 : $at;
-                    $above = $row > 0 ? $at - $columns : $at;
-                    $below = $row + 1 < $rows ? $at + $columns : $at;
-                    $slope = 0.5 * sqrt(($values[$right] - $values[$left]) ** 2 + ($values[$below] - $values[$above]) ** 2);
-                    $value = ($value - 0.5) / ($slope > self::FLATTEST ? $slope : self::FLATTEST) + 0.5;
-                    $value = $value < 0.0 ? 0.0 : ($value > 1.0 ? 1.0 : $value);
-                }
-                $sharp[] = $alpha[$at] < self::TRACE ? 0.0 : ($value < self::TRACE ? 0.0 : ($value > 1 - self::TRACE ? 1.0 : $value));
+        $sharp = $values;
+        foreach ($band as $at) {
+            $value = $values[$at];
+            if ($value > self::TRACE && $value < 1 - self::TRACE) {
+                [$column, $row] = [$at % $columns, intdiv($at, $columns)];
+                $left = $column > 0 ? $at - 1 : $at;
+                $right = $column + 1 < $columns ? $at + 1 : $at;
+                $above = $row > 0 ? $at - $columns : $at;
+                $below = $row + 1 < $rows ? $at + $columns : $at;
+                $slope = 0.5 * sqrt(($values[$right] - $values[$left]) ** 2 + ($values[$below] - $values[$above]) ** 2);
+                $value = ($value - 0.5) / ($slope > self::FLATTEST ? $slope : self::FLATTEST) + 0.5;
             }
+            $sharp[$at] = $value < self::TRACE ? 0.0 : ($value > 1 - self::TRACE ? 1.0 : $value);
         }
 
         return $sharp;

@@ -8,6 +8,7 @@ use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Placed;
 use Aumbrel\Core\Kind\Proposal;
 use Aumbrel\Core\Kind\Proposes;
+use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Value\Values;
 
 /** The base exposure of everything below: under or over, drained, with lowered whites and raised blacks. */
@@ -59,7 +60,7 @@ final readonly class Base implements Proposes
             : [new Proposal('room', 'Room lowered', self::class, ['exposure' => self::ROOM_STOPS], order: -100)];
     }
 
-    private function grade(): Grade
+    private function grade(Site $site): Grade
     {
         return $this->tone;
     }

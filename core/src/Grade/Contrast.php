@@ -15,7 +15,7 @@ use Aumbrel\Core\Value\Values;
 /** Tones drawn apart about the middle, or together; black, the middle and white stay where they are ({@see Contrasted} has the formulas). */
 final readonly class Contrast implements Grade, StripKind
 {
-    use Recolours;
+    use RecoloursItself;
 
     /** @param  float  $contrast  -1..1 */
     private function __construct(private float $contrast)
@@ -64,10 +64,5 @@ final readonly class Contrast implements Grade, StripKind
     public function mayExceed(): bool
     {
         return false;
-    }
-
-    private function grade(): Grade
-    {
-        return $this;
     }
 }

@@ -17,7 +17,7 @@ use Aumbrel\Core\Value\Values;
 /** Which tones become black and white, where the middle lies between, and how far black and white reach then; of encoded values. */
 final readonly class Levels implements Grade, StripKind
 {
-    use Recolours;
+    use RecoloursItself;
 
     private const CHANNELS = ['all', 'red', 'green', 'blue'];
 
@@ -106,10 +106,5 @@ final readonly class Levels implements Grade, StripKind
     public function mayExceed(): bool
     {
         return $this->inWhite < 1.0;
-    }
-
-    private function grade(): Grade
-    {
-        return $this;
     }
 }

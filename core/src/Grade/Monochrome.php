@@ -13,7 +13,7 @@ use Aumbrel\Core\Value\Values;
 /** All colours as greys: so much of each channel, encoded; the shares need not come to one. */
 final readonly class Monochrome implements Grade, StripKind
 {
-    use Recolours;
+    use RecoloursItself;
 
     private function __construct(private float $red, private float $green, private float $blue)
     {
@@ -60,10 +60,5 @@ final readonly class Monochrome implements Grade, StripKind
     public function mayExceed(): bool
     {
         return max(0.0, $this->red) + max(0.0, $this->green) + max(0.0, $this->blue) > 1.0 + 1e-9;
-    }
-
-    private function grade(): Grade
-    {
-        return $this;
     }
 }

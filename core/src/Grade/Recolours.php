@@ -18,7 +18,7 @@ trait Recolours
     use Plain;
 
     /** What it makes of a colour. */
-    abstract private function grade(): Grade;
+    abstract private function grade(Site $site): Grade;
 
     public static function family(): Family
     {
@@ -32,6 +32,6 @@ trait Recolours
 
     public function layers(Site $site): array
     {
-        return [new Layer($site->mode(), new Everywhere, new Graded($this->grade()), new Amount($site->amount()), recolours: true)];
+        return [new Layer($site->mode(), new Everywhere, new Graded($this->grade($site)), new Amount($site->amount()), recolours: true)];
     }
 }

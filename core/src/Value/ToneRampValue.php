@@ -10,6 +10,12 @@ use Aumbrel\Core\Ramp\ToneRamp;
 /** Tones to colours. */
 final readonly class ToneRampValue extends ValueType
 {
+    /** @param  list<array<string, mixed>>  $default  stops */
+    public static function named(string $name, string $label, string $section, array $default): Parameter
+    {
+        return new Parameter($name, $label, $section, new self, ToneRamp::read($default, $name));
+    }
+
     public static function optional(string $name, string $label, string $section, string $whenEmpty): Parameter
     {
         return Parameter::optional($name, $label, $section, new self, $whenEmpty);

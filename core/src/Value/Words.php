@@ -149,6 +149,7 @@ final class Words
         'contact softness' => 'How soft the seam is',
         'colour area reach' => 'Only what touches the picked place, or the same colour everywhere',
         'spot size' => 'How large the lamp is: softens the shadow line of its cone',
+        'tint colour' => 'Its hue and how rich it is are taken; how light it is says nothing',
         'fill colour' => 'The colour that is laid over what is beneath',
         'rim width' => 'How far the rim reaches into the plate',
         'line width' => 'How thick the line is',

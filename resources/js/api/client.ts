@@ -235,7 +235,7 @@ export const api = {
         return proposals && found ? { proposals, pictures: found } : null;
     },
     /** A colour to light with: of a patch, a plate's mean, or that of the whole scene. */
-    colour: (id: string, of: { at?: Point; width?: number; plate?: string }) => json<{ swatch: string }>('POST', `scenes/${id}/colour`, of).then((reply) => reply.swatch),
+    colour: (id: string, of: { at?: Point; width?: number; plate?: string }) => json<{ swatch: string; band: string }>('POST', `scenes/${id}/colour`, of),
     /** How many pixels of each tone there are below a strip, or in itself, in what is looked at; null when a newer question came before the answer. */
     tones: (id: string, of: { strip: string; of: string; view: string; number: number; window: number[] }) => json<{ counts: number[] | null }>('POST', `scenes/${id}/tones`, of).then((reply) => reply.counts),
     /** The outline of a plate as it is cut out, in pixels of its picture. */

@@ -58,7 +58,16 @@ export type Cut = { from: Point; to: Point; softness: number };
 /** Where a shadow was taken hold of, and how far that was dragged; shares of the plate. */
 export type Bend = { at: Point; by: Point };
 
-export type Value = number | string | boolean | null | Point | Colour | Stop[] | ToneStop[] | ColourStop[] | Shell[] | Point[] | Node[] | Stroke[] | Cut[] | Bend[] | string[] | FoundBearing | Floor | Wall[];
+export type Value = number | string | boolean | null | Point | Colour | Stop[] | ToneStop[] | ColourStop[] | Shell[] | Point[] | Node[] | Stroke[] | Cut[] | Bend[] | string[] | FoundBearing | Floor | Wall[] | Shifts | Bands;
+
+/** Red, green and blue, -100..100. */
+export type Shift = [number, number, number];
+
+/** Colours that darks, mids and lights are drawn to. */
+export type Shifts = { darks: Shift; mids: Shift; lights: Shift };
+
+/** Families of hues, by name: degrees, times, -100..100; what is left out stays as it is. */
+export type Bands = Record<string, { turn?: number; chroma?: number; light?: number }>;
 
 export type Values = Record<string, Value>;
 
@@ -252,6 +261,8 @@ export type Parameter = {
     default: Value;
     optional: boolean;
     choices: string[];
+    /** of families of hues: where each has its middle, degrees */
+    middles?: number[];
     /** of surfaces: the floor is none of them */
     wallsOnly?: boolean;
     shownWhen: Record<string, string[]>;

@@ -27,10 +27,10 @@ import { SourceBench } from './SourceBench';
 import { StageBench } from './StageBench';
 import { TonesBench } from './TonesBench';
 
-const TITLES: Record<string, string> = { light: 'Light', shadow: 'Shadow', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones', ends: 'Ends' };
+const TITLES: Record<string, string> = { light: 'Light', shadow: 'Shadow', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones', ends: 'Ends', brightness: 'Brightness alone', channels: 'Single channels' };
 
 /** Sections that are folded until they are wanted; among them what is dragged on the picture. */
-const FOLDED = ['placing', 'reach', 'base', 'edge', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone', 'ends'];
+const FOLDED = ['placing', 'reach', 'base', 'edge', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone', 'ends', 'brightness', 'channels'];
 
 /** A plate's sections in the order of the work; those of other kinds come as the core names them. */
 const ORDER = ['direction', 'placing', 'base', 'edge'];
@@ -136,7 +136,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                 </button>
             </header>
             {sections.map((section, at) => (
-                <Section key={section} of={strip.kind} title={TITLES[section] ?? section} open={!FOLDED.includes(section)} note={at === 0 && section !== strip.kind && !isPlate ? kind?.label.toLowerCase() : undefined}>
+                <Section key={section} of={strip.kind} title={TITLES[section] ?? section} open={(at === 0 && !isPlate) || !FOLDED.includes(section)} note={at === 0 && section !== strip.kind && !isPlate ? kind?.label.toLowerCase() : undefined}>
                     {at === 0 && light && <LevelField name={strip.id} level={strip.level ?? 0} gestures={gestures} />}
                     {at === 0 && strip.atLimit && <p className="text-[12px] text-alarm">With {source?.name}’s level it is at the end of what a level can be.</p>}
                     {at === 0 && kind && kind.hangsOn.length > 0 && <HangsOn scene={scene} strip={strip} kinds={kind.hangsOn} gestures={gestures} />}

@@ -1,14 +1,14 @@
-import { useQuery } from '@tanstack/react-query';
 import { useId, useRef } from 'react';
 import type { Scene, Strip, ToneLimits } from '../api/types';
 import { Action } from '../controls/Action';
 import { OneOf } from '../controls/OneOf';
 import { Row } from '../controls/Row';
 import { Section } from '../controls/Section';
-import { lensOf, windowOf } from '../session/camera';
 import type { Gestures } from '../session/gestures';
 import { useWork, work } from '../session/store';
-import { fromLimits, limitsOf, moved, OPEN, passes, toneCounts, type Limits } from '../session/tones';
+import { fromLimits, limitsOf, moved, OPEN, passes, type Limits } from '../session/tones';
+import { useToneCounts } from '../session/toneCounts';
+import { hillOf } from '../ui/hill';
 import { follow } from '../ui/pointer';
 import { thingHand } from './hands';
 
@@ -53,11 +53,8 @@ export function TonesBench({ scene, strip, gestures }: { scene: Scene; strip: St
 function Wedge({ scene, strip, tones, hand }: { scene: Scene; strip: Strip; tones: ToneLimits; hand: ReturnType<typeof thingHand<Limits>> }) {
     const box = useRef<SVGSVGElement>(null);
     const id = useId();
-    const counts = useCounts(scene, strip, tones.of);
+    const counts = useToneCounts(scene, strip.id, tones.of);
     const limits = limitsOf(tones);
-    const most = Math.max(1, ...(counts ?? []).slice(1, -1));
-    const heights = (counts ?? []).map((count) => HIGH - 2 - Math.min(1, Math.sqrt(count / most)) * (HIGH - 8));
-    const hill = heights.length > 0 ? `M0 ${HIGH} ${heights.map((y, x) => `L${x} ${y.toFixed(1)}`).join(' ')} L${WIDE} ${HIGH} Z` : '';
     const place = (event: { clientX: number; clientY: number }): [number, number] => {
         const bounds = box.current?.getBoundingClientRect();
         return [(event.clientX - (bounds?.left ?? 0)) / (bounds?.width ?? 1), (event.clientY - (bounds?.top ?? 0)) / (bounds?.height ?? 1)];
@@ -90,7 +87,7 @@ function Wedge({ scene, strip, tones, hand }: { scene: Scene; strip: Strip; tone
                     ))}
                 </linearGradient>
             </defs>
-            <path d={hill} fill={`url(#${id})`} />
+            <path d={hillOf(counts, WIDE, HIGH, HIGH - 8)} fill={`url(#${id})`} />
             {[[0, 1], [3, 2]].map(([none, all]) => (
                 <line key={none} x1={(limits[none ?? 0] ?? 0) * WIDE} y1={HIGH - 2} x2={(limits[all ?? 0] ?? 0) * WIDE} y2={3} stroke="#f2a950" strokeWidth={1.5} vectorEffect="non-scaling-stroke" pointerEvents="none" />
             ))}
@@ -122,15 +119,4 @@ function Wedge({ scene, strip, tones, hand }: { scene: Scene; strip: Strip; tone
             ))}
         </svg>
     );
-}
-
-/** The tones of what is looked at, counted when the picture rests. */
-function useCounts(scene: Scene, strip: Strip, of: string): number[] | null {
-    const camera = useWork((state) => state.camera);
-    const view = useWork((state) => state.view);
-    const isResting = useWork((state) => !state.moving && state.shownRevision >= scene.revision);
-    const { x, y, width, height } = windowOf(lensOf(camera, scene, view), scene, view);
-    const window = [x, y, width, height];
-    const query = useQuery({ queryKey: ['tones', scene.id, scene.revision, strip.id, of, window], queryFn: () => toneCounts(scene.id, strip.id, of, window), enabled: isResting && width > 0, staleTime: Infinity, placeholderData: (last) => last });
-    return query.data ?? null;
 }

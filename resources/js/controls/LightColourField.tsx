@@ -91,7 +91,7 @@ function More({ label, value, hand, scene, loss, atEnd }: { label: string; value
         keepColour(swatch);
         hand.set({ swatch });
     };
-    const average = (plate?: string) => void api.colour(scene.id, plate ? { plate } : {}).then(take, sayError);
+    const average = (plate?: string) => void api.colour(scene.id, plate ? { plate } : {}).then(({ swatch }) => take(swatch), sayError);
     return (
         <div className="my-1 flex flex-col gap-0.5 border-l border-line pl-2">
             {value.kelvin !== undefined && (

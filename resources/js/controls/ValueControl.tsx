@@ -1,9 +1,11 @@
 import { createElement, type FunctionComponent } from 'react';
+import { BandsField } from './BandsField';
 import { BearingField } from './BearingField';
 import { BendsField } from './BendsField';
 import { ChoiceControl } from './ChoiceField';
 import { ColourRampControl } from './ColourRampField';
 import { CornersField } from './CornersField';
+import { CurveField } from './CurveField';
 import { CutsField } from './CutsField';
 import { FeetField } from './FeetField';
 import { FlatColourField } from './FlatColourField';
@@ -16,6 +18,7 @@ import { PlateChoice } from './PlateChoice';
 import { PlatesField } from './PlatesField';
 import { PointField } from './PointField';
 import { ShellsField } from './ShellsField';
+import { ShiftsField } from './ShiftsField';
 import { StanceField } from './StanceField';
 import { StopsControl } from './StopsField';
 import { StripChoice } from './StripChoice';
@@ -36,6 +39,9 @@ const ofTypes: Record<string, FunctionComponent<ValueProps>> = {
     'tone ramp': ToneRampField,
     'colour ramp': ColourRampControl,
     shells: ShellsField,
+    curve: CurveField,
+    shifts: ShiftsField,
+    bands: BandsField,
     picture: PictureField,
     plate: PlateChoice,
     strip: StripChoice,

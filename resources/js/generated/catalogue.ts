@@ -4154,6 +4154,544 @@ export const stripKinds: StripKind[] = [
         ]
     },
     {
+        "key": "curve",
+        "label": "Curve",
+        "hint": "Single tones raised or lowered, in all or one colour",
+        "family": "grade",
+        "course": "Match",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "all",
+                "label": "Tones",
+                "type": "curve",
+                "section": "tone",
+                "unit": "",
+                "least": 0,
+                "most": 16,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    [
+                        0,
+                        0
+                    ],
+                    [
+                        1,
+                        1
+                    ]
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "What becomes of each tone: red, green and blue alike"
+            },
+            {
+                "name": "luma",
+                "label": "Brightness",
+                "type": "curve",
+                "section": "brightness",
+                "unit": "",
+                "least": 0,
+                "most": 16,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    [
+                        0,
+                        0
+                    ],
+                    [
+                        1,
+                        1
+                    ]
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "What becomes of how bright a place is, its colour kept"
+            },
+            {
+                "name": "swing",
+                "label": "Colour swings along",
+                "type": "number",
+                "section": "brightness",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How far colours get richer where contrast grows, as by a curve of all channels"
+            },
+            {
+                "name": "red",
+                "label": "Red",
+                "type": "curve",
+                "section": "channels",
+                "unit": "",
+                "least": 0,
+                "most": 16,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    [
+                        0,
+                        0
+                    ],
+                    [
+                        1,
+                        1
+                    ]
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "What becomes of red alone: warmer or cooler in some tones"
+            },
+            {
+                "name": "green",
+                "label": "Green",
+                "type": "curve",
+                "section": "channels",
+                "unit": "",
+                "least": 0,
+                "most": 16,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    [
+                        0,
+                        0
+                    ],
+                    [
+                        1,
+                        1
+                    ]
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "What becomes of green alone"
+            },
+            {
+                "name": "blue",
+                "label": "Blue",
+                "type": "curve",
+                "section": "channels",
+                "unit": "",
+                "least": 0,
+                "most": 16,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    [
+                        0,
+                        0
+                    ],
+                    [
+                        1,
+                        1
+                    ]
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "What becomes of blue alone: warmer or cooler in some tones"
+            }
+        ]
+    },
+    {
+        "key": "saturation",
+        "label": "Saturation",
+        "hint": "Colours richer or paler, turned, brighter",
+        "family": "grade",
+        "course": "Match",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "saturation",
+                "label": "Saturation",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": 0,
+                "most": 300,
+                "step": 1,
+                "choices": [],
+                "default": 100,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How rich colours are: 0 is grey, as bright as they look"
+            },
+            {
+                "name": "turned",
+                "label": "Hue turned by",
+                "type": "number",
+                "section": "tone",
+                "unit": "°",
+                "least": -180,
+                "most": 180,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Turns every hue by so much: red toward yellow above 0, toward violet below"
+            },
+            {
+                "name": "brighter",
+                "label": "Brighter by",
+                "type": "number",
+                "section": "tone",
+                "unit": "stops",
+                "least": -4,
+                "most": 4,
+                "step": 0.1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Brighter or darker in stops, before colours are changed"
+            }
+        ]
+    },
+    {
+        "key": "balance",
+        "label": "Balance",
+        "hint": "Darks, mids and lights each toward a colour",
+        "family": "grade",
+        "course": "Match",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "shifts",
+                "label": "Colours",
+                "type": "shifts",
+                "section": "tone",
+                "unit": "",
+                "least": -100,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "darks": [
+                        0,
+                        0,
+                        0
+                    ],
+                    "mids": [
+                        0,
+                        0,
+                        0
+                    ],
+                    "lights": [
+                        0,
+                        0,
+                        0
+                    ]
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Toward which colour darks, mids and lights are drawn, and how far"
+            },
+            {
+                "name": "keepBlack",
+                "label": "Black stays black",
+                "type": "switch",
+                "section": "ends",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": true,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "The darkest tones take no colour"
+            },
+            {
+                "name": "keepLuma",
+                "label": "As bright as before",
+                "type": "switch",
+                "section": "ends",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Colours change, brightness does not"
+            }
+        ]
+    },
+    {
+        "key": "bands",
+        "label": "Hue bands",
+        "hint": "One family of hues calmed, turned or enriched",
+        "family": "grade",
+        "course": "Match",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "bands",
+                "label": "Hues",
+                "type": "bands",
+                "section": "tone",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "red",
+                    "orange",
+                    "yellow",
+                    "green",
+                    "cyan",
+                    "blue",
+                    "violet",
+                    "magenta"
+                ],
+                "middles": [
+                    29,
+                    53,
+                    110,
+                    142,
+                    195,
+                    264,
+                    294,
+                    328
+                ],
+                "default": {},
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "What becomes of each family of hues; picked on the picture or here"
+            }
+        ]
+    },
+    {
+        "key": "tint",
+        "label": "Tint",
+        "hint": "One hue over everything, each tone as light as before",
+        "family": "grade",
+        "course": "Match",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "flat colour",
+                "section": "tone",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": "#c98a52",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Its hue and how rich it is are taken; how light it is says nothing"
+            }
+        ]
+    },
+    {
+        "key": "tone ramp",
+        "label": "Tones to colours",
+        "hint": "Dark tones in one colour, bright ones in another",
+        "family": "grade",
+        "course": "Match",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "ramp",
+                "label": "Tones",
+                "type": "tone ramp",
+                "section": "tone",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    {
+                        "offset": 0,
+                        "colour": "#0a0d1c",
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 0.45,
+                        "colour": "#7a4a3a",
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 0.8,
+                        "colour": "#e8b27a",
+                        "midpoint": 0.5
+                    },
+                    {
+                        "offset": 1,
+                        "colour": "#fff4dd",
+                        "midpoint": 0.5
+                    }
+                ],
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "The colour that each tone becomes, from black to white"
+            }
+        ]
+    },
+    {
+        "key": "warmth",
+        "label": "Toward a light",
+        "hint": "Bright tones take a light's colour, dark ones cool",
+        "family": "grade",
+        "course": "Match",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [
+            "lamp",
+            "sun"
+        ],
+        "parameters": [
+            {
+                "name": "colour",
+                "label": "Light",
+                "type": "light colour",
+                "section": "tone",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "kelvin": 3000
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
+            },
+            {
+                "name": "pull",
+                "label": "Pulled by",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": -100,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 40,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How far bright tones go toward the light's colour; below 0 away from it"
+            },
+            {
+                "name": "coolDarks",
+                "label": "Darks go the other way",
+                "type": "switch",
+                "section": "tone",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": true,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Dark tones turn to the opposite colour a little, as shadows beside a coloured light do"
+            }
+        ]
+    },
+    {
+        "key": "vignette",
+        "label": "Vignette",
+        "hint": "Borders darker, so that the eye stays inside",
+        "family": "grade",
+        "course": "Match",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "stops",
+                "label": "Exposure",
+                "type": "number",
+                "section": "tone",
+                "unit": "stops",
+                "least": -6,
+                "most": 2,
+                "step": 0.1,
+                "choices": [],
+                "default": -1.5,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much darker, or brighter, it is where its mask lets it act"
+            }
+        ]
+    },
+    {
         "key": "group",
         "label": "Group",
         "hint": "Strips held together under one fader",

@@ -118,7 +118,7 @@ function Settings({ tool, strip, isPair, gestures }: { tool: Tool; strip: Strip 
         return (
             <>
                 <Small label="Patch" unit="px" value={pick.patch} least={1} most={101} onSet={(patch) => work.pick({ patch })} />
-                <Hint text="Press on the picture: the mean of the patch becomes the colour, or the tone. Escape gives up." />
+                <Hint text={'curve' in picking ? 'Press on a tone and drag up or down. Escape ends it.' : 'Press on the picture: the mean of the patch becomes the colour, or the tone. Escape gives up.'} />
             </>
         );
     }

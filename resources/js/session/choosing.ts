@@ -22,6 +22,8 @@ export const choosing = {
     takeTool: (tool: Tool) => set({ tool, drawing: null, placing: null, marking: null, picking: null }),
     /** The next press on the picture picks the colour of a light, or no longer. */
     pickColour: (picking: Picking) => set({ picking, placing: null, marking: null, drawing: null, tool: 'move' }),
+    /** The family of hues that was picked. */
+    chooseBand: (band: string | null) => set({ band }),
     /** The next press on the picture places something new; null gives it up. */
     place: (placing: Placing) => set(placing === null ? { placing } : { placing, tool: 'move', drawing: null, sphere: null, marking: null }),
     /** Marks something of the stage on the picture, or gives it up. */

@@ -15,8 +15,8 @@ export type PickSettings = { tolerance: number; reach: 'touching' | 'everywhere'
 /** As it is, as greys, where it clips; or only what the chosen strip adds, in colour or in greys. */
 export type Seeing = 'colours' | 'values' | 'clipping' | 'alone' | 'alone in greys' | 'passing';
 
-/** What is picked on the picture: the colour of a light, or the tone that a strip acts on. */
-export type Picking = { thing: string; parameter: string } | { tones: string } | null;
+/** What is picked on the picture: the colour of a light, the tone that a strip acts on, a tone of a curve, or a family of hues. */
+export type Picking = { thing: string; parameter: string } | { tones: string } | { curve: string; parameter: string } | { bands: string } | null;
 
 /** A line that is to be drawn on the chosen plate. */
 export type Drawing = 'horizon' | 'shadow line' | null;
@@ -55,6 +55,8 @@ export type Work = Arrangement & {
     marking: Marking;
     /** The value of a light whose colour the next press on the picture picks. */
     picking: Picking;
+    /** The family of hues that was picked last. */
+    band: string | null;
     /** The source whose consequence is being looked through. */
     consequence: string | null;
     /** The plate that a lit sphere is being turned over. */
@@ -134,6 +136,7 @@ export const fresh: Work = {
     placing: null,
     marking: null,
     picking: null,
+    band: null,
     consequence: null,
     sphere: null,
     fitting: false,

@@ -8,8 +8,8 @@ import { around, meanTone, toneCounts } from '../../session/tones';
 import { placing } from './place';
 import type { LayerProps } from './types';
 
-/** Picks the colour of a light from the picture, or the tone that a strip acts on: the mean of a patch. */
-export function ColourLayer({ scene, lens, view, gestures, picking }: LayerProps & { picking: Exclude<Picking, null> }) {
+/** Picks the colour of a light from the picture, the tone that a strip acts on, or a family of hues: the mean of a patch. */
+export function ColourLayer({ scene, lens, view, gestures, picking }: LayerProps & { picking: Exclude<Picking, null | { curve: string }> }) {
     const patch = useWork((state) => state.pick.patch);
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
@@ -39,7 +39,11 @@ export function ColourLayer({ scene, lens, view, gestures, picking }: LayerProps
                 }
                 return;
             }
-            const swatch = await api.colour(scene.id, { at, width: patch });
+            const { swatch, band } = await api.colour(scene.id, { at, width: patch });
+            if ('bands' in picking) {
+                work.chooseBand(band);
+                return;
+            }
             keepColour(swatch);
             await gestures.change(picking.thing, { values: { [picking.parameter]: { swatch } } }, 'Pick the colour');
         } catch (error) {

@@ -1,6 +1,7 @@
 import { everyStrip } from '../../session/strips';
 import { useWork } from '../../session/store';
 import { ColourLayer } from './ColourLayer';
+import { CurveLayer } from './CurveLayer';
 import { FindLayer } from './FindLayer';
 import { LineLayer } from './LineLayer';
 import { MarkLayer } from './MarkLayer';
@@ -27,6 +28,9 @@ export function ToolLayer(props: LayerProps) {
     const holder = own?.complements === undefined ? undefined : all.find((other) => other.id === own.complements);
     const strip = tool === 'move' ? own : (holder ?? own);
     const isPair = strip !== undefined && all.some((other) => other.complements === strip.id);
+    if (picking && 'curve' in picking) {
+        return <CurveLayer {...props} {...picking} />;
+    }
     if (picking) {
         return <ColourLayer {...props} picking={picking} />;
     }

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Grade;
+
+use Aumbrel\Core\Color\Oklab;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\Transfer;
+
+/** What grades have in common that work on lightness and chroma. */
+final class InOklab
+{
+    /**
+     * Writes encoded channels as lightness and the two axes of colour, in place.
+     *
+     * @param  array{string, string, string}  $colour
+     * @param  float  $gain  of linear light, before
+     */
+    public static function enter(KernelWriter $kernel, array $colour, float $gain = 1.0): void
+    {
+        self::decode($kernel, $colour, $gain);
+        $kernel->inline([Oklab::class, 'enter'], $colour);
+    }
+
+    /**
+     * Writes them as encoded channels again: what the screen cannot show below 0 is 0.
+     *
+     * @param  array{string, string, string}  $colour
+     */
+    public static function leave(KernelWriter $kernel, array $colour): void
+    {
+        $kernel->inline([Oklab::class, 'leave'], $colour);
+        self::encode($kernel, $colour);
+    }
+
+    /** @param  array{string, string, string}  $colour */
+    public static function decode(KernelWriter $kernel, array $colour, float $gain): void
+    {
+        foreach ($colour as $channel) {
+            $kernel->inline([Transfer::class, 'decode'], [$channel], $channel);
+            if ($gain !== 1.0) {
+                $kernel->line("{$channel} *= {$kernel->number($gain)};");
+            }
+        }
+    }
+
+    /** @param  array{string, string, string}  $colour */
+    public static function encode(KernelWriter $kernel, array $colour): void
+    {
+        foreach ($colour as $channel) {
+            $kernel->line("if ({$channel} < 0.0) { {$channel} = 0.0; }");
+            $kernel->inline([Transfer::class, 'encode'], [$channel], $channel);
+        }
+    }
+}

@@ -1,0 +1,291 @@
+<?php
+
+declare(strict_types=1);
+
+use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Color\HueBands;
+use Aumbrel\Core\Color\Luma;
+use Aumbrel\Core\Color\Oklab;
+use Aumbrel\Core\Color\Rgb;
+use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Grade\Bands;
+use Aumbrel\Core\Grade\Ranges;
+use Aumbrel\Core\Ramp\ToneCurve;
+use Aumbrel\Core\Registry;
+use Tests\Support\Flat;
+use Tests\Support\Rendering;
+
+const COLOURS = [[0, 0, 0], [12, 9, 20], [120, 40, 30], [200, 140, 90], [230, 225, 60], [60, 170, 80], [30, 160, 180], [40, 70, 200], [140, 60, 190], [220, 50, 150], [128, 128, 128], [240, 240, 235], [255, 255, 255]];
+
+/**
+ * What becomes of those colours.
+ *
+ * @return list<array{float, float, float}> encoded 0..1
+ */
+function regraded(array $strip): array
+{
+    $ground = new Flat(count(COLOURS), 1, static fn (int $x): array => COLOURS[$x]);
+    $picture = Rendering::picture(['p' => $ground], count(COLOURS), 1, [Rendering::plate('p', ['id' => 'p']), ['id' => 'g', ...$strip]]);
+    $values = array_values(unpack('n*', $picture->bytes));
+
+    return array_map(static fn (int $x): array => array_map(static fn (int $k): float => $values[4 * $x + $k] / 65535, [0, 1, 2]), array_keys(COLOURS));
+}
+
+/** @param  Closure(float, float, float): array{float, float, float}  $becomes  of encoded values */
+function expectGraded(array $strip, Closure $becomes, float $near = 0.0004): void
+{
+    foreach (regraded($strip) as $x => $shown) {
+        $wanted = array_map(static fn (float $value): float => max(0.0, min(1.0, $value)), $becomes(...array_map(static fn (int $byte): float => $byte / 255, COLOURS[$x])));
+        foreach ($wanted as $k => $value) {
+            expect($shown[$k])->toEqualWithDelta($value, $near, json_encode([$strip['kind'], COLOURS[$x], $k]));
+        }
+    }
+}
+
+/** @return array{float, float, float} lightness and both axes of an encoded colour */
+function lab(float $r, float $g, float $b): array
+{
+    return Oklab::ofLinear(Srgb::decode($r), Srgb::decode($g), Srgb::decode($b));
+}
+
+/** @return array{float, float, float} encoded, clipped at 0 */
+function unlab(float $l, float $a, float $b): array
+{
+    $linear = Oklab::toLinear($l, $a, $b);
+
+    return array_map(static fn (float $value): float => Srgb::encode(max(0.0, $value)), [$linear->red, $linear->green, $linear->blue]);
+}
+
+it('goes into Oklab and back in place', function (): void {
+    foreach (COLOURS as $colour) {
+        [$r, $g, $b] = array_map(static fn (int $byte): float => Srgb::decode($byte / 255), $colour);
+        [$l, $x, $y] = [$r, $g, $b];
+        Oklab::enter($l, $x, $y);
+        expect([$l, $x, $y])->toEqualWithDelta(Oklab::ofLinear($r, $g, $b), 1e-12);
+        Oklab::leave($l, $x, $y);
+        expect([$l, $x, $y])->toEqualWithDelta([$r, $g, $b], 2e-6);
+    }
+});
+
+it('makes colours richer or paler and turns them in Oklab', function (array $values): void {
+    [$factor, $turn, $gain] = [($values['saturation'] ?? 100) / 100, deg2rad($values['turned'] ?? 0), 2 ** ($values['brighter'] ?? 0)];
+    expectGraded(['kind' => 'saturation', 'values' => $values], static function (float ...$rgb) use ($factor, $turn, $gain): array {
+        $linear = array_map(static fn (float $v): float => Srgb::decode($v) * $gain, $rgb);
+        [$l, $a, $b] = Oklab::ofLinear(...$linear);
+
+        return unlab($l, $factor * ($a * cos($turn) - $b * sin($turn)), $factor * ($a * sin($turn) + $b * cos($turn)));
+    }, 0.0012);
+})->with([[['saturation' => 40]], [['saturation' => 180]], [['turned' => 70]], [['brighter' => -1.5]], [['saturation' => 120, 'turned' => -100, 'brighter' => 0.7]], [['saturation' => 0]]]);
+
+it('tints with the hue and chroma of a colour, by its amount in Oklab', function (float $amount): void {
+    $tint = Rgb::fromHex('#3f7fc0')->decoded();
+    [, $ta, $tb] = Oklab::ofLinear($tint->red, $tint->green, $tint->blue);
+    expectGraded(['kind' => 'tint', 'amount' => $amount, 'values' => ['colour' => '#3f7fc0']], static function (float ...$rgb) use ($amount, $ta, $tb): array {
+        [$l, $a, $b] = lab(...$rgb);
+
+        return unlab($l, $a + $amount / 100 * ($ta - $a), $b + $amount / 100 * ($tb - $b));
+    }, 0.0015);
+})->with([100.0, 35.0]);
+
+it('gives each tone the colour that a ramp has there', function (): void {
+    $stops = [['offset' => 0, 'colour' => '#101830'], ['offset' => 0.4, 'colour' => '#804020'], ['offset' => 1, 'colour' => '#fff0d0']];
+    expectGraded(['kind' => 'tone ramp', 'values' => ['ramp' => $stops]], static function (float ...$rgb): array {
+        $y = Luma::of(...$rgb);
+        [$from, $to, $share] = $y < 0.4 ? [[16, 24, 48], [128, 64, 32], $y / 0.4] : [[128, 64, 32], [255, 240, 208], ($y - 0.4) / 0.6];
+
+        return array_map(static fn (int $a, int $b): float => ($a + $share * ($b - $a)) / 255, $from, $to);
+    });
+});
+
+it('divides tones into darks, mids and lights that come to one', function (): void {
+    foreach (range(0, 1000) as $k) {
+        $y = $k / 1000;
+        $smooth = static fn (float $from, float $to): float => ($t = max(0.0, min(1.0, ($y - $from) / ($to - $from)))) * $t * (3 - 2 * $t);
+        expect(Ranges::darks($y))->toEqualWithDelta(1 - $smooth(0.1, 0.55), 1e-12)->and(Ranges::lights($y))->toEqualWithDelta($smooth(0.45, 0.9), 1e-12)
+            // mids are the rest: between 0 and 1, so that all three come to one
+            ->and(1 - Ranges::darks($y) - Ranges::lights($y))->toBeGreaterThan(-1e-6)->toBeLessThan(1 + 1e-6);
+    }
+});
+
+it('draws darks, mids and lights toward colours of their own', function (bool $keepBlack, bool $keepLuma): void {
+    $shifts = ['darks' => [-20, 5, 60], 'mids' => [10, -30, 0], 'lights' => [80, 10, -70]];
+    expectGraded(['kind' => 'balance', 'values' => ['shifts' => $shifts, 'keepBlack' => $keepBlack, 'keepLuma' => $keepLuma]], static function (float ...$rgb) use ($shifts, $keepBlack, $keepLuma): array {
+        $y = Luma::of(...$rgb);
+        [$s, $h] = [Ranges::darks($y), Ranges::lights($y)];
+        $share = $keepBlack ? min(1, $y / 0.05) : 1;
+        $out = array_map(static fn (int $k): float => $rgb[$k] + $share * 0.25 / 100 * ($s * $shifts['darks'][$k] + (1 - $s - $h) * $shifts['mids'][$k] + $h * $shifts['lights'][$k]), [0, 1, 2]);
+
+        return $keepLuma ? array_map(static fn (float $v): float => $v + $y - Luma::of(...$out), $out) : $out;
+    });
+})->with([[true, false], [false, false], [true, true]]);
+
+it('draws bright tones toward a light and dark ones away from it', function (float $pull, bool $cool): void {
+    $light = Rgb::fromHex('#ff9a40')->decoded()->normalised();
+    [, $qa, $qb] = Oklab::ofLinear($light->red, $light->green, $light->blue);
+    expectGraded(['kind' => 'warmth', 'values' => ['colour' => ['swatch' => '#ff9a40'], 'pull' => $pull, 'coolDarks' => $cool]], static function (float ...$rgb) use ($pull, $cool, $qa, $qb): array {
+        $y = Luma::of(...$rgb);
+        [$l, $a, $b] = lab(...$rgb);
+        $weight = $pull / 100 * 0.5 * (Ranges::lights($y) - ($cool ? 0.5 * Ranges::darks($y) : 0));
+
+        return unlab($l, $a + $weight * $qa, $b + $weight * $qb);
+    }, 0.0015);
+})->with([[60.0, true], [100.0, false], [-40.0, true]]);
+
+it('goes through its points and never swings past them', function (): void {
+    // the data RPN 15A of Fritsch and Carlson (1980, table 1; from memory), brought to 0..1: a spline swings past it
+    $x = [7.99, 8.09, 8.19, 8.7, 9.2, 10, 12, 15, 20];
+    $y = [0, 2.76429e-5, 4.37498e-2, 0.169183, 0.469428, 0.943740, 0.998636, 0.999919, 0.999994];
+    $points = array_map(static fn (float $x, float $y): array => [($x - 7.99) / 12.01, $y], $x, $y);
+    $curve = ToneCurve::read($points, 'curve');
+    foreach ($points as [$tone, $becomes]) {
+        expect($curve->of($tone))->toEqualWithDelta($becomes, 1e-12);
+    }
+    $last = 0.0;
+    for ($k = 0; $k <= 2000; $k++) {
+        $value = $curve->of($k / 2000);
+        expect($value)->toBeGreaterThanOrEqual($last - 1e-12)->toBeLessThanOrEqual(1.0);
+        $last = $value;
+    }
+});
+
+it('has the slopes of its definition', function (): void {
+    // by hand: secants 2, 0.5, 0.5; the middle slopes are their means, 1.25 and 0.5, one-sided 2 and 0.5 at the ends. The first stretch has a = 1, b = 0.625 and
+    // the second a = 2.5, b = 1 (7.25 < 9), so nothing is limited
+    $curve = ToneCurve::read([[0, 0], [0.25, 0.5], [0.5, 0.625], [1, 0.875]], 'curve');
+    $slope = static fn (float $at): float => ($curve->of($at + 1e-6) - $curve->of($at)) / 1e-6;
+    expect([$slope(0), $slope(0.25), $slope(0.5)])->toEqualWithDelta([2, 1.25, 0.5], 1e-4);
+    // secants 0.4 and 4: mean 2.2, a = 1, b = 5.5: both times 3 / sqrt(31.25) in the first stretch
+    $limited = ToneCurve::read([[0, 0], [0.5, 0.2], [0.7, 1]], 'curve');
+    $first = ($limited->of(1e-6) - $limited->of(0)) / 1e-6;
+    expect($first)->toEqualWithDelta(0.4 * 3 / sqrt(1 + 5.5 ** 2), 1e-4);
+    // where secants change sign, and where one is flat, the slope is 0
+    $turning = ToneCurve::read([[0, 0], [0.5, 1], [1, 0]], 'curve');
+    expect(($turning->of(0.5 + 1e-5) - 1) / 1e-5)->toEqualWithDelta(0, 1e-3)
+        ->and(ToneCurve::read([[0, 0.2], [0.5, 0.2], [1, 0.8]], 'curve')->of(0.4))->toEqualWithDelta(0.2, 1e-12);
+    // below the first point its value, above the last one its value and what lies above 1
+    $inner = ToneCurve::read([[0.2, 0.1], [0.8, 0.9]], 'curve');
+    expect($inner->of(0.05))->toBe(0.1)->and($inner->of(0.9))->toBe(0.9)->and($inner->of(1.3))->toEqualWithDelta(1.2, 1e-12);
+});
+
+it('bends all channels, then each, then luma', function (float $swing): void {
+    $points = ['all' => [[0, 0.02], [0.3, 0.2], [0.8, 0.9], [1, 1]], 'red' => [[0, 0], [0.5, 0.6], [1, 1]], 'blue' => [[0.1, 0], [0.9, 0.8]], 'luma' => [[0, 0.05], [0.2, 0.15], [0.6, 0.72], [1, 0.97]]];
+    $curves = array_map(static fn (array $curve): ToneCurve => ToneCurve::read($curve, 'c'), $points);
+    expectGraded(['kind' => 'curve', 'values' => [...$points, 'swing' => $swing]], static function (float ...$rgb) use ($curves, $swing): array {
+        $rgb = array_map($curves['all']->of(...), $rgb);
+        $rgb = [$curves['red']->of($rgb[0]), $rgb[1], $curves['blue']->of($rgb[2])];
+        $y = Luma::of(...$rgb);
+        $after = $curves['luma']->of($y);
+
+        return array_map(static fn (float $v): float => (1 - $swing / 100) * ($after > $y ? $v + $after - $y : $v * $after / $y) + $swing / 100 * $curves['luma']->of($v), $rgb);
+    });
+})->with([0.0, 40.0]);
+
+it('weighs hues so that neighbours come to one, and greys by how coloured they are', function (): void {
+    foreach (range(0, 100) as $k) {
+        expect(Bands::share($k / 100) + Bands::share(1 - $k / 100))->toEqualWithDelta(1, 1e-9)->and(Bands::coloured($k / 2000))->toEqualWithDelta(($t = min(1, $k / 40)) * $t * (3 - 2 * $t), 1e-12);
+    }
+});
+
+it('turns, enriches and lightens families of hues', function (array $bands): void {
+    $all = HueBands::read($bands, 'bands')->bands;
+    expectGraded(['kind' => 'bands', 'values' => ['bands' => $bands]], static function (float ...$rgb) use ($all): array {
+        [$l, $a, $b] = lab(...$rgb);
+        $chroma = hypot($a, $b);
+        $hue = fmod(rad2deg(atan2($b, $a)) + 360, 360);
+        [$turn, $factor, $light] = [0.0, 0.0, 0.0];
+        $there = Bands::coloured($chroma);
+        foreach (array_keys(HueBands::MIDDLES) as $n => $name) {
+            // each band's weight by itself: to the neighbour on the side where the hue lies
+            $middles = array_values(HueBands::MIDDLES);
+            $away = fmod($hue - $middles[$n] + 540, 360) - 180;
+            $gap = $away >= 0 ? fmod($middles[($n + 1) % 8] - $middles[$n] + 360, 360) : fmod($middles[$n] - $middles[($n + 7) % 8] + 360, 360);
+            $weight = abs($away) < $gap ? 0.5 + 0.5 * cos(M_PI * abs($away) / $gap) : 0.0;
+            $turn += $weight * $all[$name]['turn'];
+            $factor += $weight * ($all[$name]['chroma'] - 1);
+            $light += $weight * $all[$name]['light'];
+        }
+        [$turn, $factor, $l] = [deg2rad($turn) * $there, 1 + $there * $factor, max(0, $l + 0.25 / 100 * $there * $light)];
+        [$a, $b] = [$factor * ($a * cos($turn) - $b * sin($turn)), $factor * ($a * sin($turn) + $b * cos($turn))];
+        // chroma is lowered until it can be shown: looked for in small steps
+        for ($share = 1.0; $share > 0; $share -= 0.0002) {
+            $linear = Oklab::toLinear($l, $share * $a, $share * $b);
+            if (min($linear->red, $linear->green, $linear->blue) >= -1e-4 && max($linear->red, $linear->green, $linear->blue) <= max(1.0001, $l ** 3 + 1e-4)) {
+                break;
+            }
+        }
+
+        return unlab($l, $share * $a, $share * $b);
+    }, 0.004);
+})->with([
+    [['orange' => ['turn' => 12, 'chroma' => 0.6], 'blue' => ['light' => -40, 'chroma' => 1.3]]],
+    [['red' => ['turn' => -20], 'magenta' => ['chroma' => 2], 'green' => ['chroma' => 0, 'light' => 30]]],
+    [['yellow' => ['chroma' => 2, 'light' => 60], 'cyan' => ['turn' => 30]]],
+]);
+
+it('leaves greys alone, and a colour far from the band', function (): void {
+    $shown = regraded(['kind' => 'bands', 'values' => ['bands' => ['blue' => ['turn' => 40, 'chroma' => 0]]]]);
+    foreach ([0, 2, 3, 10, 12] as $x) {
+        expect($shown[$x])->toEqualWithDelta(array_map(static fn (int $byte): float => $byte / 255, COLOURS[$x]), 0.0008);
+    }
+});
+
+it('knows the nearest family of a hue', function (): void {
+    $nearest = static fn (string $hex): string => HueBands::nearest(Rgb::fromHex($hex)->decoded());
+    expect(array_map($nearest, ['#ff0000', '#ff7700', '#e0d020', '#30b040', '#20b0b0', '#2040ff', '#8030ff', '#ff20d0', '#ff0055']))
+        ->toBe(['red', 'orange', 'yellow', 'green', 'cyan', 'blue', 'violet', 'magenta', 'red']);
+});
+
+it('says where hues change their order', function (): void {
+    expect(HueBands::read(['red' => ['turn' => 20], 'orange' => ['turn' => 0]], 'b')->crossing())->toContain('Red and orange')
+        ->and(HueBands::read(['red' => ['turn' => 14]], 'b')->crossing())->toBeNull()
+        // all the way round: from magenta to red
+        ->and(HueBands::read(['magenta' => ['turn' => 30], 'red' => ['turn' => -10]], 'b')->crossing())->toContain('Magenta and red');
+});
+
+it('darkens as stops of linear light by what its mask lets through', function (float $stops, float $amount, string $mode): void {
+    $mask = ['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [0, 0], 'to' => [13, 0]]];
+    foreach (regraded(['kind' => 'vignette', 'amount' => $amount, 'mode' => $mode, 'values' => ['stops' => $stops], 'masks' => [$mask]]) as $x => $shown) {
+        $m = $amount / 100 * (1 - ($x + 0.5) / 13);
+        foreach (COLOURS[$x] as $k => $byte) {
+            $wanted = $mode === 'illuminate' ? Srgb::encode(Srgb::decode($byte / 255) * 2 ** ($stops * $m)) : ($byte / 255) * (1 - $m);
+            expect($shown[$k])->toEqualWithDelta(min(1, $wanted), 0.0008);
+        }
+    }
+})->with([[-1.5, 100.0, BlendMode::Illuminate->value], [1.2, 50.0, BlendMode::Illuminate->value], [-4.0, 100.0, BlendMode::Normal->value]]);
+
+it('comes with an oval that lets the middle be', function (): void {
+    $begun = Registry::kinds()->strip('vignette', 'kind')::begun(new Aumbrel\Core\Geometry\Point(100, 60), 120);
+    $scene = Rendering::scene(200, 120, [['id' => 'g', 'kind' => 'vignette', 'masks' => [['id' => 'm', ...$begun[0]]]]]);
+    $mask = $scene->strips[0]->masks[0];
+    expect($mask->inverted)->toBeTrue()->and($mask->mask->valueAt(100, 60))->toBe(1.0)->and($mask->mask->valueAt(2, 2))->toBeLessThan(0.2);
+});
+
+it('leaves everything as it is while nothing is set', function (string $kind, array $values): void {
+    foreach (regraded(['kind' => $kind, 'values' => $values]) as $x => $shown) {
+        expect($shown)->toEqualWithDelta(array_map(static fn (int $byte): float => $byte / 255, COLOURS[$x]), 0.00002);
+    }
+})->with([['saturation', []], ['balance', []], ['bands', []], ['curve', []], ['warmth', ['pull' => 0]], ['vignette', ['stops' => 0]]]);
+
+it('changes colours only where something is', function (string $kind): void {
+    $picture = Rendering::picture([], 8, 2, [['id' => 'g', 'kind' => $kind, 'values' => Registry::kinds()->strip($kind, 'kind')::placed(new Aumbrel\Core\Geometry\Point(4, 1), 2)]]);
+    expect(max(array_map(static fn (int $pixel): int => unpack('n*', $picture->bytes)[4 * $pixel + 4], range(0, 15))))->toBe(0);
+})->with(['saturation', 'balance', 'bands', 'curve', 'warmth', 'vignette', 'tint', 'tone ramp']);
+
+it('says what is wrong, and where', function (string $kind, array $values, string $says): void {
+    expect(static fn () => Rendering::scene(8, 8, [['id' => 'g', 'kind' => $kind, 'values' => $values]]))->toThrow(SceneError::class, $says);
+})->with([
+    ['curve', ['all' => [[0, 0], [0.6, 0.5], [0.4, 0.7], [1, 1]]], 'the points cross'],
+    ['curve', ['all' => [[0, 0], [0, 1]]], 'the points cross'],
+    ['curve', ['red' => [[0, 0]]], 'a list of 2 to 16 points'],
+    ['curve', ['luma' => [[0, NAN], [1, 1]]], 'two numbers from 0 to 1'],
+    ['curve', ['blue' => [[0, 0], [1, 1.5]]], 'two numbers from 0 to 1'],
+    ['balance', ['shifts' => ['darks' => [0, 0]]], 'red, green and blue'],
+    ['balance', ['shifts' => ['lights' => [0, INF, 0]]], 'red, green and blue'],
+    ['balance', ['shifts' => ['shades' => [0, 0, 0]]], '"darks", "mids", "lights"'],
+    ['bands', ['bands' => ['teal' => []]], 'an object of bands'],
+    ['bands', ['bands' => ['red' => ['chroma' => 3]]], 'values.bands.red.chroma'],
+    ['saturation', ['saturation' => -5], 'saturation'],
+    ['tone ramp', ['ramp' => []], 'a list of 1 to 32 stops'],
+    ['vignette', ['stops' => -9], 'stops'],
+]);

@@ -6,6 +6,7 @@ namespace App\CommandLine;
 
 use App\CommandLine\Timings\BrowserTimings;
 use App\CommandLine\Timings\EdgeTimings;
+use App\CommandLine\Timings\GradeTimings;
 use App\CommandLine\Timings\IntakeTimings;
 use App\CommandLine\Timings\MatchTimings;
 use App\CommandLine\Timings\SceneTimings;
@@ -25,6 +26,7 @@ final class TimingsCommand implements Command
             'match' => (new MatchTimings)->measure(),
             'strokes' => (new StrokeTimings)->measure(),
             'shape' => (new ShapeTimings)->measure(),
+            'grades' => (new GradeTimings)->measure(),
             'edge' => (new EdgeTimings)->measure(),
             'takingIn' => (new IntakeTimings)->measure(),
             ...($arguments->has('export') ? ['export' => (new SceneTimings)->export()] : []),

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\CommandLine\Timings;
+
+use App\CommandLine\FilePictures;
+use App\CommandLine\NamedScene;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Registry;
+use Aumbrel\Core\Render\Renderer;
+use Aumbrel\Core\Scene\Scene;
+
+/** What grades cost beside one plain strip, over a plate in a window of a million and a half pixels. */
+final class GradeTimings
+{
+    private const ROUNDS = 5;
+
+    private const WINDOW = [1600, 1000];
+
+    /** Grades as they are used: every one does something. */
+    private const GRADES = [
+        'levels' => ['levels', ['inBlack' => 4, 'inWhite' => 94, 'middle' => 1.2]],
+        'contrast' => ['contrast', ['contrast' => 20]],
+        'saturation' => ['saturation', ['saturation' => 70]],
+        'tint' => ['tint', ['colour' => '#c98a52']],
+        'vignette' => ['vignette', ['stops' => -1.5]],
+        'curve' => ['curve', ['all' => [[0, 0], [0.25, 0.2], [0.7, 0.75], [1, 1]]]],
+        'curves of each' => ['curve', ['all' => [[0, 0], [0.25, 0.2], [0.7, 0.75], [1, 1]], 'red' => [[0, 0], [0.5, 0.55], [1, 1]], 'blue' => [[0, 0], [0.5, 0.45], [1, 1]]]],
+        'balance' => ['balance', ['shifts' => ['darks' => [-8, 0, 12], 'mids' => [4, 0, 0], 'lights' => [14, 3, -16]]]],
+        'bands' => ['bands', ['bands' => ['orange' => ['turn' => 8, 'chroma' => 0.7], 'blue' => ['light' => -20]]]],
+        'monochrome' => ['monochrome', []],
+        'tone ramp' => ['tone ramp', []],
+        'toward a light' => ['warmth', ['pull' => 40]],
+    ];
+
+    /** @return array<string, array<string, float>|float|string> */
+    public function measure(): array
+    {
+        $renderer = new Renderer(new KernelStore(NamedScene::root().'/storage/kernels'), new FilePictures(NamedScene::root().'/demo/night-market', NamedScene::root().'/storage/pictures'));
+        $window = new Window(0, 0, self::WINDOW[0], self::WINDOW[1]);
+        $mask = ['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [0, 0], 'to' => [0, 900]]];
+        $plain = ['kind' => 'fill', 'mode' => 'overlay', 'values' => ['colour' => '#705030'], 'masks' => [$mask]];
+        $scenes = ['none' => self::scene([]), 'plain' => self::scene([['id' => 'a', ...$plain]])];
+        foreach (self::GRADES as $name => [$kind, $values]) {
+            $scenes[$name] = self::scene([['id' => 'a', 'kind' => $kind, 'values' => $values, 'masks' => $kind === 'vignette' ? [$mask] : []]]);
+        }
+        $times = Stopwatch::inTurn(array_map(static fn (Scene $scene) => static fn () => $renderer->picture($scene, $window), $scenes), self::ROUNDS, 2);
+        $plain = max(0.1, $times['plain'] - $times['none']);
+        $grades = [];
+        foreach (array_keys(self::GRADES) as $name) {
+            $cost = $times[$name] - $times['none'];
+            $grades[$name] = ['ms' => round($cost, 1), 'plainStrips' => round($cost / $plain, 2), 'nsPerPixel' => round($cost * 1e6 / (self::WINDOW[0] * self::WINDOW[1]))];
+        }
+
+        return ['unit' => 'ms at 1600 x 1000, beside one plain strip', 'plainStrip' => round($plain, 1), ...$grades];
+    }
+
+    /** @param  list<array<string, mixed>>  $strips */
+    private static function scene(array $strips): Scene
+    {
+        return Scene::read(['aumbrel' => 2, 'title' => 'Grades', 'size' => [1600, 1000], 'strips' => [['id' => 'below', 'kind' => 'plate', 'values' => ['picture' => 'boardwalk.jpg']], ...$strips]], Registry::kinds());
+    }
+}

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core;
 
+use Aumbrel\Core\Air\DistanceHaze;
 use Aumbrel\Core\Air\Haze;
 use Aumbrel\Core\Flat\Fill;
 use Aumbrel\Core\Grade\Balance;
@@ -72,6 +73,7 @@ final class Registry
                 Contact::class,
                 Fill::class,
                 Haze::class,
+                DistanceHaze::class,
                 Base::class,
                 Levels::class,
                 Contrast::class,

@@ -14,7 +14,7 @@ interface Grounds
     /** A plate by its id; null when there is none, when it is no plate, or when nothing of it is there. */
     public function stand(string $plate): ?Stand;
 
-    /** @return list<Stand> the plates under the strip that stand or hang before the backdrop, back to front */
+    /** @return list<Stand> the plates under the strip that stand or hang before the backdrop, or are said to be so far away, back to front */
     public function under(): array;
 
     /**

@@ -49,6 +49,9 @@ interface Pictured extends StripKind
     /** How far before its wall it hangs, px. */
     public function gap(): float;
 
+    /** How far away it is said to be, in distances of the scene's contact row; null when that follows from where it stands. */
+    public function distance(): ?float;
+
     /** Whether shadows that others throw fall on it. */
     public function receives(): bool;
 

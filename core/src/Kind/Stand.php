@@ -15,8 +15,9 @@ final readonly class Stand
      * @param  non-empty-list<Point>  $feet  one or two, scene pixels
      * @param  float  $gap  to the wall that it hangs on, px
      * @param  bool  $receives  whether shadows fall on it
+     * @param  float|null  $distance  how far away it is said to be, in distances of the contact row; null when that follows from where it stands
      */
-    public function __construct(public string $id, public string $name, public Stance $stance, public Bounds $box, public array $feet, public float $gap, public bool $receives)
+    public function __construct(public string $id, public string $name, public Stance $stance, public Bounds $box, public array $feet, public float $gap, public bool $receives, public ?float $distance = null)
     {
     }
 

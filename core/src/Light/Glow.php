@@ -195,7 +195,7 @@ final readonly class Glow implements Driven, Glows, Proposes, Shines
         }
         if ($this->between !== null) {
             foreach ($layers as $at => $layer) {
-                $layers[$at] = new Layer($layer->mode, new LetThrough($layer->field, $this->between, $at === 0), $layer->tint, $layer->strength, $layer->recolours, $layer->within);
+                $layers[$at] = $layer->where(new LetThrough($layer->field, $this->between, $at === 0));
             }
         }
 

@@ -67,6 +67,7 @@ final readonly class Plate implements Pictured
         private ?Feet $feet,
         private float $gap,
         private bool $receives,
+        private ?float $distance,
         private array $own,
     ) {
     }
@@ -106,6 +107,7 @@ final readonly class Plate implements Pictured
             SurfaceValue::wall('wall', 'On', 'placing', 'any wall behind it')->shownWhen('stance', [Stance::Hangs->value]),
             NumberValue::named('gap', 'Gap', 'placing', Unit::Pixels, 0, 100000, 10, 1)->shownWhen('stance', [Stance::Hangs->value]),
             ToggleValue::named('receives', 'Takes shadows', 'placing')->shownWhen('stance', ['', Stance::Stands->value, Stance::Hangs->value]),
+            NumberValue::optional('distance', 'Distance', 'placing', Unit::Factor, 0.05, 1000, 'where it stands', 0.1)->says('How far away it is, in distances of the floor\'s nearest row: haze covers it by that'),
             LineValue::optional('horizon', 'Horizon', 'placing', 'not drawn'),
             ...BaseTone::parameters(),
             ...Edge::parameters(),
@@ -118,7 +120,7 @@ final readonly class Plate implements Pictured
         return new self($values->text('picture'), new Placement(
             $values->object('place', Point::class), $values->object('pivot', Point::class), $values->number('scale'), $values->number('turn'), $values->toggle('mirrored'),
         ), $values->optional('fit', Corners::class), BaseTone::from($values), Edge::from($values), $values->optional('horizon', Line::class), $values->optional('bearing', FoundBearing::class),
-            Stance::tryFrom($values->optionalText('stance') ?? ''), $values->optional('feet', Feet::class), $values->number('gap'), $values->toggle('receives'), $values->toArray());
+            Stance::tryFrom($values->optionalText('stance') ?? ''), $values->optional('feet', Feet::class), $values->number('gap'), $values->toggle('receives'), $values->optionalNumber('distance'), $values->toArray());
     }
 
     public function picture(): string
@@ -144,6 +146,11 @@ final readonly class Plate implements Pictured
     public function gap(): float
     {
         return $this->gap;
+    }
+
+    public function distance(): ?float
+    {
+        return $this->distance;
     }
 
     public function receives(): bool

@@ -17,6 +17,7 @@ final readonly class KernelLayer
      * @param  bool  $lightColour  whether the colour is linear with its largest channel 1; otherwise it is encoded
      * @param  bool  $exceeds  whether what lies below may be above 1
      * @param  bool  $recolours  it changes the colours of what is there and adds nothing where nothing is
+     * @param  bool  $inLinear  in normal: mixed in linear light
      */
     public function __construct(
         public BlendMode $mode,
@@ -27,6 +28,7 @@ final readonly class KernelLayer
         public bool $lightColour,
         public bool $exceeds,
         public bool $recolours = false,
+        public bool $inLinear = false,
     ) {
     }
 

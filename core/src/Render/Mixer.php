@@ -170,6 +170,14 @@ final readonly class Mixer
 
             return;
         }
+        if ($layer->inLinear) {
+            $this->transfer('decode', $value);
+            $linear = $this->linearColour($layer, $source);
+            $this->over($layer, $value, $linear, $linear);
+            $this->transfer('encode', $value);
+
+            return;
+        }
         $mix = $this->opaque && ! $layer->exceeds ? $layer->mode->opaqueMix() : null;
         if ($mix !== null) {
             $this->kernel->line("{$value} = {$this->kernel->expression($mix, [$value, $source, $layer->cover, $layer->rest])};");

@@ -401,7 +401,7 @@ final class Planner
 
     private function kernelLayer(KernelWriter $kernel, Layer $layer, string $cover, string $rest, bool $patchy): KernelLayer
     {
-        return new KernelLayer($layer->mode, $cover, $rest, $patchy, $this->colour($kernel, $layer), $layer->tint->isLight($layer->mode), $this->passes->exceeds(), $layer->recolours);
+        return new KernelLayer($layer->mode, $cover, $rest, $patchy, $this->colour($kernel, $layer), $layer->tint->isLight($layer->mode), $this->passes->exceeds(), $layer->recolours, $layer->inLinear);
     }
 
     /**
@@ -439,7 +439,7 @@ final class Planner
     /** Whether a layer can be mixed together with its neighbours. */
     private function mayWait(Strip $strip, Layer $layer): bool
     {
-        return $this->passes->isOpaque() && $this->isEven($strip, $layer) && $layer->tint->isDirect() && ! $layer->mode->readsWholeColour();
+        return $this->passes->isOpaque() && $this->isEven($strip, $layer) && $layer->tint->isDirect() && ! $layer->mode->readsWholeColour() && ! $layer->inLinear;
     }
 
     /**

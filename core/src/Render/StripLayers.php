@@ -32,6 +32,6 @@ final class StripLayers
     private static function contrasted(Layer $layer, Strip $strip): Layer
     {
         return $strip->contrast === 0.0 || $layer->field instanceof Everywhere ? $layer
-            : new Layer($layer->mode, new Contrasted($layer->field, $strip->contrast), $layer->tint, $layer->strength, $layer->recolours, $layer->within);
+            : $layer->where(new Contrasted($layer->field, $strip->contrast));
     }
 }

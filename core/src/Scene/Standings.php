@@ -43,8 +43,8 @@ final readonly class Standings implements Grounds
             if ($strip->id === $this->strip) {
                 break;
             }
-            $stand = $strip->muted || ! $this->measures->isCutOut($strip) ? null : self::of($strip, $this->measures, $this->footings);
-            if ($stand !== null && $stand->stance !== Stance::Free) {
+            $stand = $strip->muted ? null : self::of($strip, $this->measures, $this->footings);
+            if ($stand !== null && ($stand->distance !== null || ($stand->stance !== Stance::Free && $this->measures->isCutOut($strip)))) {
                 $under[] = $stand;
             }
         }
@@ -100,7 +100,7 @@ final readonly class Standings implements Grounds
         $feet = $footings->feet($strip);
 
         return ! $plate instanceof Pictured || $box === null || $feet === [] ? null
-            : new Stand($strip->id, $strip->name, $footings->stance($strip), $box, $feet, $plate->gap(), $plate->receives());
+            : new Stand($strip->id, $strip->name, $footings->stance($strip), $box, $feet, $plate->gap(), $plate->receives(), $plate->distance());
     }
 
     /** The box of what is there of a plate, in the scene. */

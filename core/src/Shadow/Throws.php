@@ -14,6 +14,7 @@ use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\OneColour;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\Stance;
 use Aumbrel\Core\Kind\Stand;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Kind\Surroundings;
@@ -113,7 +114,7 @@ trait Throws
     {
         $coverings = [];
         foreach ($this->grounds?->under() ?? [] as $stand) {
-            $seen = $site->seen($stand->id);
+            $seen = $stand->stance === Stance::Free ? null : $site->seen($stand->id);
             if ($seen !== null) {
                 $coverings[] = new Covering($seen, $this->received($site, $stand));
             }

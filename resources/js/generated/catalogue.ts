@@ -239,6 +239,22 @@ export const stripKinds: StripKind[] = [
                 "says": "Shadows that others throw fall on this plate as on a wall where it stands"
             },
             {
+                "name": "distance",
+                "label": "Distance",
+                "type": "number",
+                "section": "placing",
+                "unit": "×",
+                "least": 0.05,
+                "most": 1000,
+                "step": 0.1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "where it stands",
+                "says": "How far away it is, in distances of the floor's nearest row: haze covers it by that"
+            },
+            {
                 "name": "horizon",
                 "label": "Horizon",
                 "type": "line",
@@ -3857,6 +3873,89 @@ export const stripKinds: StripKind[] = [
                 },
                 "whenEmpty": "the bottom of the picture",
                 "says": "Where the last stop of the ramp lies"
+            }
+        ]
+    },
+    {
+        "key": "distance haze",
+        "label": "Haze by distance",
+        "hint": "What is far away fades into the air",
+        "family": "air",
+        "course": "Air",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [
+            "lamp",
+            "sun"
+        ],
+        "parameters": [
+            {
+                "name": "visible",
+                "label": "One sees as far as",
+                "type": "number",
+                "section": "light",
+                "unit": "×",
+                "least": 1.5,
+                "most": 1000,
+                "step": 0.5,
+                "choices": [],
+                "default": 20,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Where nearly nothing is seen any more, in distances of the floor's nearest row"
+            },
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "flat colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": "#a9b6c8",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "The colour of the air: what is far away takes it"
+            },
+            {
+                "name": "far",
+                "label": "Nothing is further than",
+                "type": "number",
+                "section": "reach",
+                "unit": "×",
+                "least": 0.1,
+                "most": 1000,
+                "step": 0.5,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "one sees",
+                "says": "Sky and whatever lies behind everything count as so far away"
+            },
+            {
+                "name": "takesColour",
+                "label": "In its source\\'s colour",
+                "type": "switch",
+                "section": "source",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "It has the colour of its source"
             }
         ]
     },

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Air;
+
+use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\Field;
+use Aumbrel\Core\Kind\OwnShare;
+use Aumbrel\Core\Seen\PlateWords;
+use Aumbrel\Core\Seen\SeenPlate;
+
+/** How much of what is seen is air: what comes through is mixed by the plates that cover one another, not their distances. */
+final readonly class Veil implements Field
+{
+    use OwnShare;
+
+    /** @param  list<array{SeenPlate, float}>  $plates  with what comes through from each, back to front */
+    public function __construct(private Distances $distances, private array $plates)
+    {
+    }
+
+    public function write(KernelWriter $kernel, Window $window): string
+    {
+        [$row, $through, $veil] = array_map($kernel->variable(...), ['row', 'through', 'veil']);
+        $this->distances->write($kernel, $row);
+        $kernel->line("{$through} = {$row};");
+        foreach ($this->plates as [$plate, $passes]) {
+            $kernel->line("{$through} += ".PlateWords::alpha($kernel, $plate)." * ({$kernel->number($passes)} - {$through});");
+        }
+        $kernel->line("{$veil} = 1.0 - {$through};");
+
+        return $veil;
+    }
+
+    public function extent(): ?Extent
+    {
+        return null;
+    }
+
+    public function identity(): string
+    {
+        return implode(' ', ['veil', $this->distances->key(), ...array_map(static fn (array $plate): string => "{$plate[0]->key()} {$plate[1]}", $this->plates)]);
+    }
+}

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use Aumbrel\Core\CutOut\Colours;
 use Aumbrel\Core\CutOut\FirstGuess;
 use Aumbrel\Core\CutOut\Segmentation;
 use Aumbrel\Core\Geometry\Bounds;
@@ -18,7 +17,7 @@ it('makes a first cut of a box, or of a click', function (string $subject, strin
     $picture = $made->picture();
     $guess = new FirstGuess($picture);
     $strokes = $isBox ? $guess->inBox(new Bounds($left - 12, $top - 9, $left + $width + 15, $top + $height + 8)) : $guess->at(new Point(...$made->inside()));
-    $cut = Segmentation::of(Colours::of($picture), $picture->width(), $picture->height(), array_map(static fn (array $stroke): Stroke => Stroke::read($stroke, 'stroke'), $strokes));
+    $cut = Segmentation::of($picture, array_map(static fn (array $stroke): Stroke => Stroke::read($stroke, 'stroke'), $strokes));
     expect($made->overlapOf($cut->values))->toBeGreaterThan($least);
 })->with([
     ['heron', 'wall', true, 0.93], ['lantern', 'boardwalk', true, 0.93], ['heron', 'wall', false, 0.94],

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Aumbrel\Core;
 
 use Aumbrel\Core\Air\DistanceHaze;
+use Aumbrel\Core\Air\DustInAir;
+use Aumbrel\Core\Air\Grain;
 use Aumbrel\Core\Air\Haze;
+use Aumbrel\Core\Air\SmokeInAir;
 use Aumbrel\Core\Flat\Fill;
 use Aumbrel\Core\Grade\Balance;
 use Aumbrel\Core\Grade\Bands;
@@ -74,6 +77,9 @@ final class Registry
                 Fill::class,
                 Haze::class,
                 DistanceHaze::class,
+                SmokeInAir::class,
+                DustInAir::class,
+                Grain::class,
                 Base::class,
                 Levels::class,
                 Contrast::class,

@@ -6,9 +6,12 @@ use Aumbrel\Core\Air\Distances;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Raster\Noise;
+use Aumbrel\Core\Raster\Smoke;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Stage\Camera;
+use Aumbrel\Core\Texture\Dust;
 use Tests\Support\Flat;
 use Tests\Support\Rendering;
 
@@ -95,3 +98,160 @@ it('veils over nothing too, by as much as the air is there', function (): void {
 it('says which distance is wrong', function (array $values, string $says): void {
     expect(static fn () => Rendering::scene(8, 8, [['id' => 'h', 'kind' => 'distance haze', 'values' => $values]]))->toThrow(SceneError::class, $says);
 })->with([[['visible' => 1], 'visible'], [['visible' => NAN], 'visible'], [['far' => -1], 'far'], [['colour' => 'blue'], 'colour']]);
+
+/** @return array{float, float} mean and deviation of a channel of grain over a flat grey */
+function grained(array $values, int $k = 0, int $grey = 128, ?Window $window = null): array
+{
+    $window ??= Window::whole(256, 256);
+    $picture = Rendering::picture(['p' => new Flat(256, 256, static fn (): array => [$grey, $grey, $grey])], 256, 256, [Rendering::plate('p'), ['id' => 'g', 'kind' => 'grain', 'values' => $values]], window: $window);
+    $all = array_values(unpack('n*', $picture->bytes));
+    $channel = array_map(static fn (int $at): float => $all[4 * $at + $k] / 65535, range(0, $window->columns * $window->rows - 1));
+    $mean = array_sum($channel) / count($channel);
+
+    return [$mean, sqrt(array_sum(array_map(static fn (float $value): float => ($value - $mean) ** 2, $channel)) / count($channel))];
+}
+
+it('has grain of the deviation that is asked for, whatever its size and colour', function (array $values): void {
+    [$mean, $sigma] = grained([...$values, 'strength' => 40, 'mids' => 0]);
+    expect($mean)->toEqualWithDelta(128 / 255, 0.001)->and($sigma)->toEqualWithDelta(0.04, 0.03 * 0.04);
+})->with([[['coarse' => 0, 'colourful' => 0]], [['coarse' => 0.45, 'colourful' => 0]], [['coarse' => 0.8, 'colourful' => 50]], [['coarse' => 0, 'colourful' => 100]]]);
+
+it('has coarse grain of that deviation over many seeds', function (): void {
+    // coarse grain has fewer independent places: several seeds make up for them
+    $squares = array_map(static fn (int $seed): float => grained(['strength' => 40, 'mids' => 0, 'colourful' => 0, 'coarse' => 1.5, 'seed' => $seed])[1] ** 2, range(1, 6));
+    expect(sqrt(array_sum($squares) / 6))->toEqualWithDelta(0.04, 0.03 * 0.04);
+});
+
+it('keeps grain to the middle tones as its weight says', function (): void {
+    foreach ([40, 128, 200] as $grey) {
+        $v = $grey / 255;
+        expect(grained(['strength' => 30, 'mids' => 70, 'coarse' => 0, 'colourful' => 0], 0, $grey)[1])->toEqualWithDelta(0.03 * (0.3 + 0.7 * 4 * $v * (1 - $v)), 0.001);
+    }
+});
+
+it('is the hash of each pixel, in every window and every band, and its means at half the size', function (): void {
+    $shown = static function (?Window $window = null): array {
+        $picture = Rendering::picture(['p' => new Flat(64, 48, static fn (): array => [128, 128, 128])], 64, 48, [Rendering::plate('p'), ['id' => 'g', 'kind' => 'grain', 'values' => ['strength' => 100, 'mids' => 0, 'coarse' => 0, 'colourful' => 0, 'seed' => 7]]], window: $window);
+        $all = array_values(unpack('n*', $picture->bytes));
+
+        return array_map(static fn (int $at): float => $all[4 * $at] / 65535 - 128 / 255, range(0, intdiv(count($all), 4) - 1));
+    };
+    $whole = $shown();
+    foreach ([[0, 0], [5, 3], [63, 47]] as [$i, $j]) {
+        $hash = Noise::at($i, $j, 7);
+        $sum = ($hash & 255) + ($hash >> 8 & 255) + ($hash >> 16 & 255) + ($hash >> 24);
+        expect($whole[$j * 64 + $i])->toEqualWithDelta(0.1 * ($sum - 510) / 147.80, 0.0001);
+    }
+    $part = $shown(new Window(10, 20, 30, 16));
+    expect($part[5 * 30 + 7])->toEqualWithDelta($whole[25 * 64 + 17], 1e-9);
+    $half = $shown(new Window(0, 0, 64, 48, 0.5));
+    foreach ([[0, 0], [10, 7], [31, 23]] as [$x, $y]) {
+        expect($half[$y * 32 + $x])->toEqualWithDelta(($whole[2 * $y * 64 + 2 * $x] + $whole[2 * $y * 64 + 2 * $x + 1] + $whole[(2 * $y + 1) * 64 + 2 * $x] + $whole[(2 * $y + 1) * 64 + 2 * $x + 1]) / 4, 0.0001);
+    }
+    $deviation = static fn (array $values): float => sqrt(array_sum(array_map(static fn (float $value): float => $value ** 2, $values)) / count($values));
+    expect($deviation($half) / $deviation($whole))->toEqualWithDelta(0.5, 0.03);
+});
+
+/** @return Closure(int, int): array{float, float, float} a pixel over a dark grey, encoded */
+function inAir(array $strips, int $grey = 40, ?Window $window = null): Closure
+{
+    $window ??= Window::whole(120, 90);
+    $pictures = ['p' => new Flat(120, 90, static fn (): array => [$grey, $grey, $grey]), 'wafts' => new Flat(60, 45, static fn (int $x): array => [$x * 4, 255, 0])];
+    $picture = Rendering::picture($pictures, 120, 90, [Rendering::plate('p', ['id' => 'p']), ...$strips], window: $window);
+    $values = array_values(unpack('n*', $picture->bytes));
+
+    return static fn (int $x, int $y): array => array_map(static fn (int $k): float => $values[4 * ($y * $window->columns + $x) + $k] / 65535, [0, 1, 2]);
+}
+
+const WAFTS = ['smokeSize' => 30, 'density' => 60, 'wafts' => 50, 'drift' => 25, 'stretch' => 1.5, 'seed' => 3];
+
+it('hangs smoke in the air in a colour, by its shape', function (): void {
+    $shown = inAir([['id' => 's', 'kind' => 'smoke', 'amount' => 80, 'values' => [...WAFTS, 'colour' => '#806040']]]);
+    $smoke = new Smoke(30, 0.6, 0.5, 25, 1.5, 3);
+    $cover = $smoke->at([10.5, 60.5, 100.5, 33.5], [20.5, 45.5, 80.5, 70.5]);
+    foreach ([[10, 20], [60, 45], [100, 80], [33, 70]] as $n => [$x, $y]) {
+        foreach ([128, 96, 64] as $k => $own) {
+            // read off a lattice of an eighth of its finest swirls
+            expect($shown($x, $y)[$k])->toEqualWithDelta((40 + 0.8 * $cover[$n] * ($own - 40)) / 255, 0.012);
+        }
+    }
+    expect(max($cover))->toBeGreaterThan(0.3);
+});
+
+it('shows smoke only where its light falls, in its colour and by airlight', function (): void {
+    $light = ['id' => 'l', 'kind' => 'wash', 'mode' => 'screen', 'level' => -1, 'values' => ['colour' => ['swatch' => '#ff8000']], 'masks' => [['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [0, 0], 'to' => [120, 0]]]]];
+    $without = inAir([$light]);
+    $shown = inAir([$light, ['id' => 's', 'kind' => 'smoke', 'amount' => 50, 'values' => [...WAFTS, 'lit' => 'l', 'brighter' => 0.5, 'colour' => '#00ff00']]]);
+    $cover = (new Smoke(30, 0.6, 0.5, 25, 1.5, 3))->at([10.5, 60.5, 100.5], [20.5, 45.5, 80.5]);
+    foreach ([[10, 20], [60, 45], [100, 80]] as $n => [$x, $y]) {
+        $e = 0.5 * (1 - ($x + 0.5) / 120) * $cover[$n] * 0.5 * 2 ** 0.5;
+        foreach ([1.0, Srgb::decode(128 / 255), 0.0] as $k => $colour) {
+            expect($shown($x, $y)[$k])->toEqualWithDelta(min(1, Srgb::encode(Srgb::decode($without($x, $y)[$k]) + $e * $colour)), 0.02, "{$x} {$k}");
+        }
+    }
+});
+
+it('shows nothing of smoke whose light is muted, and is plain again when it is gone', function (): void {
+    $light = ['id' => 'l', 'kind' => 'wash', 'values' => ['colour' => ['swatch' => '#ff8000']]];
+    $smoke = ['id' => 's', 'kind' => 'smoke', 'values' => [...WAFTS, 'lit' => 'l', 'colour' => '#806040']];
+    expect(inAir([['muted' => true] + $light, $smoke])(60, 45))->toEqualWithDelta([40 / 255, 40 / 255, 40 / 255], 1e-6)
+        ->and(inAir([$smoke])(60, 45))->toEqual(inAir([['values' => array_diff_key($smoke['values'], ['lit' => 1])] + $smoke])(60, 45))
+        // bound to what is no light it is plain as well
+        ->and(inAir([['values' => ['lit' => 'p'] + $smoke['values']] + $smoke])(60, 45))->toEqual(inAir([$smoke])(60, 45));
+});
+
+it('lets smoke fall where its light is confined to', function (): void {
+    $half = Rendering::plate('half', ['id' => 'half', 'values' => ['pivot' => [0, 0], 'place' => [0, 0]]]);
+    $pictures = ['p' => new Flat(120, 90, static fn (): array => [40, 40, 40]), 'half' => new Flat(60, 90, static fn (): array => [40, 40, 40])];
+    $light = ['id' => 'l', 'kind' => 'wash', 'confinedTo' => 'half', 'values' => ['colour' => ['swatch' => '#ffffff']]];
+    $bytes = static fn (array $more): array => array_values(unpack('n*', Rendering::picture($pictures, 120, 90, [Rendering::plate('p', ['id' => 'p']), $half, $light, ...$more])->bytes));
+    [$without, $with] = [$bytes([]), $bytes([['id' => 's', 'kind' => 'smoke', 'values' => ['density' => 100, 'lit' => 'l'] + WAFTS]])];
+    $changes = static fn (int $x): int => $with[4 * (45 * 120 + $x)] - $without[4 * (45 * 120 + $x)];
+    expect($changes(30))->toBeGreaterThan(1000)->and($changes(90))->toBe(0);
+});
+
+it('takes of a picture only how bright it is, so that smoke takes any colour', function (): void {
+    $shown = inAir([['id' => 's', 'kind' => 'smoke', 'values' => ['made' => 'of a picture', 'picture' => 'wafts', 'middle' => [60, 45], 'width' => 120, 'height' => 90, 'colour' => '#2040ff']]]);
+    foreach ([20, 60, 100] as $x) {
+        $tone = 0.2126 * ((int) ($x / 2) * 4) / 255 + 0.7152;
+        foreach ([32, 64, 255] as $k => $own) {
+            expect($shown($x, 45)[$k])->toEqualWithDelta((40 + $tone * ($own - 40)) / 255, 0.01);
+        }
+    }
+});
+
+it('shows specks of dust plain, and only where a light falls', function (): void {
+    $values = ['specks' => 12000, 'speckSize' => 6, 'farSize' => 2, 'outOfFocus' => 30, 'seed' => 5];
+    $dust = new Dust(12000, 1, 3, 0.3, 5);
+    $cover = $dust->rectangle(0, 0, 120, 90, 1.0);
+    $shown = inAir([['id' => 'd', 'kind' => 'dust', 'amount' => 100, 'values' => ['colour' => '#ffffff'] + $values]]);
+    foreach ([[5, 5], [60, 45], [61, 45], [100, 80]] as [$x, $y]) {
+        expect($shown($x, $y)[0])->toEqualWithDelta(40 / 255 + $cover[$y * 120 + $x] * (1 - 40 / 255), 0.001);
+    }
+    $light = ['id' => 'l', 'kind' => 'wash', 'masks' => [['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [40, 0], 'to' => [41, 0]]]], 'values' => ['colour' => ['swatch' => '#ff0000']]];
+    [$without, $lit] = [inAir([$light]), inAir([$light, ['id' => 'd', 'kind' => 'dust', 'values' => ['lit' => 'l'] + $values]])];
+    $changed = 0;
+    for ($y = 0; $y < 90; $y++) {
+        for ($x = 0; $x < 120; $x++) {
+            $more = $lit($x, $y)[0] - $without($x, $y)[0];
+            $changed += $more > 0.01 ? 1 : 0;
+            expect($x > 42 ? $more : 0.0)->toBe(0.0)->and($lit($x, $y)[2])->toEqualWithDelta($without($x, $y)[2], 1e-4);
+        }
+    }
+    expect($changed)->toBeGreaterThan(50);
+});
+
+it('has no seam between windows, and repeats nowhere within a scene', function (string $kind, array $values): void {
+    $strip = ['id' => 's', 'kind' => $kind, 'values' => $values];
+    [$whole, $part] = [inAir([$strip]), inAir([$strip], 40, new Window(37, 21, 50, 40))];
+    foreach ([[0, 0], [25, 20], [49, 39]] as [$x, $y]) {
+        // smoke is read off a lattice that is laid anew for each window
+        expect($part($x, $y)[0])->toEqualWithDelta($whole(37 + $x, 21 + $y)[0], $kind === 'smoke' ? 0.012 : 1e-6);
+    }
+    // no shift along the row gives the same again
+    $row = array_map(static fn (int $x): float => $whole($x, 45)[0], range(0, 119));
+    for ($by = 8; $by < 60; $by++) {
+        $differs = array_sum(array_map(static fn (int $x): float => abs($row[$x] - $row[$x + $by]), range(0, 59)));
+        expect($differs)->toBeGreaterThan(0.05);
+    }
+})->with([['smoke', WAFTS], ['dust', ['specks' => 20000, 'speckSize' => 6, 'farSize' => 3]]]);

@@ -40,7 +40,7 @@ return [
     ['core/src/Stage/Camera.php', '1 - $this->height() / ($row - $this->horizon)', '$this->height() / ($row - $this->horizon)', ['core/tests/SourceTest.php', 'core/tests/PoolOnSurfaceTest.php']],
     ['core/src/Light/Pool.php', '$this->throw ** 2 * $this->height)', '$this->throw ** 2)', ['core/tests/PoolOnSurfaceTest.php']],
     ['core/src/Light/Behind.php', '*= 1.0 - ', '*= ', ['core/tests/ShineTest.php']],
-    ['core/src/Light/Pinned.php', '1 / (1 - $this->blacks)', '1 / (1 + $this->blacks)', ['core/tests/ShineTest.php']],
+    ['core/src/Texture/Pinned.php', '1 / (1 - $this->blacks)', '1 / (1 + $this->blacks)', ['core/tests/ShineTest.php']],
     ['core/src/Light/Ended.php', '- 1.0 + $end) / $end', '- 1.0 + $end)', ['core/tests/ShineTest.php']],
     ['core/src/Light/LinesPlane.php', '$to > $from ? $to - $from', '$to > $from ? $to', ['core/tests/ShineTest.php']],
     ['core/src/Light/SoftShape.php', '1 / 12 - 1 / 6', '8.0', ['core/tests/ShineTest.php']],

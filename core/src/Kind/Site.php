@@ -34,6 +34,13 @@ interface Site extends Surroundings
     /** Where a plate's outline lies; worked out once for the plate. Null when there is no plate of that id, or it has none. */
     public function outline(string $id): ?PlateOutline;
 
+    /**
+     * What falls of another strip that is a light, in linear light with the colours of its layers; nothing while it is muted. Null when it is no light, or gone.
+     *
+     * @return list<Layer>|null
+     */
+    public function lightOf(string $id): ?array;
+
     /** The strip's own id. */
     public function id(): string;
 }

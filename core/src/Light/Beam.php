@@ -26,6 +26,7 @@ use Aumbrel\Core\Raster\Smoke;
 use Aumbrel\Core\Stage\Footing;
 use Aumbrel\Core\Stage\Stage;
 use Aumbrel\Core\Texture\Dust;
+use Aumbrel\Core\Texture\Noised;
 use Aumbrel\Core\Value\LightColourValue;
 use Aumbrel\Core\Value\NumberValue;
 use Aumbrel\Core\Value\PointValue;

@@ -23,6 +23,7 @@ use Aumbrel\Core\Ramp\ColourRamp;
 use Aumbrel\Core\Stage\Lamp;
 use Aumbrel\Core\Stage\Stage;
 use Aumbrel\Core\Stage\Sun as SunSource;
+use Aumbrel\Core\Texture\Pinned;
 use Aumbrel\Core\Texture\Sheet;
 use Aumbrel\Core\Texture\Texture;
 use Aumbrel\Core\Value\ChoiceValue;

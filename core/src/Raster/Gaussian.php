@@ -54,12 +54,7 @@ final class Gaussian
      */
     private static function direct(array $plane, float $sigma, int $lines, int $length, int $apart, int $stride): array
     {
-        $weights = array_fill(0, self::MOST_DIRECT + 1, 0.0);
-        for ($k = 0, $last = ceil(self::REACH * $sigma); $k <= $last; $k++) {
-            $weights[$k] = exp(-$k * $k / (2 * $sigma * $sigma));
-        }
-        $sum = 2 * array_sum($weights) - $weights[0];
-        [$w0, $w1, $w2, $w3, $w4, $w5, $w6, $w7] = array_map(static fn (float $weight): float => $weight / $sum, $weights);
+        [$w0, $w1, $w2, $w3, $w4, $w5, $w6, $w7] = self::weights($sigma);
         [$radius, $line] = [self::MOST_DIRECT, array_fill(0, $length + 2 * self::MOST_DIRECT, 0.0)];
         for ($n = 0, $start = 0; $n < $lines; $n++, $start += $apart) {
             // the borders are written out, and the weights one by one, so that the loop has no branches
@@ -78,6 +73,25 @@ final class Gaussian
 
         /** @var list<float> $plane written only where it had values already */
         return $plane;
+    }
+
+    /**
+     * The weights of the sampled, normalised Gaussian from the middle to one side, for a sigma below that of the recursive filter.
+     *
+     * @return array{float, float, float, float, float, float, float, float}
+     */
+    public static function weights(float $sigma): array
+    {
+        $weights = array_fill(0, self::MOST_DIRECT + 1, 0.0);
+        for ($k = 0, $last = ceil(self::REACH * $sigma); $k <= $last; $k++) {
+            $weights[$k] = exp(-$k * $k / (2 * $sigma * $sigma));
+        }
+        $sum = 2 * array_sum($weights) - $weights[0];
+
+        /** @var array{float, float, float, float, float, float, float, float} $weights as many as there were */
+        $weights = array_map(static fn (float $weight): float => $weight / $sum, $weights);
+
+        return $weights;
     }
 
     /**

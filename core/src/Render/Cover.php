@@ -118,6 +118,12 @@ final readonly class Cover
         foreach ($confinement as $line) {
             $this->kernel->line("{$cover} *= {$this->kernel->stored($line)};");
         }
+        $this->masked($strip, $cover);
+    }
+
+    /** Multiplies what a strip stays off, and its masks, into a variable. */
+    public function masked(Strip $strip, string $cover): void
+    {
         foreach ($strip->keptOff->plates ?? [] as $plate) {
             $there = $this->sites->there($plate, $strip->keptOff->grow ?? 0.0, $strip->keptOff->feather ?? 0.0, $this->kernel);
             if ($there !== null) {

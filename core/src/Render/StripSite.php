@@ -8,6 +8,8 @@ use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Geometry\Path;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kind\Emitter;
+use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Traced;
@@ -64,6 +66,17 @@ final readonly class StripSite implements Site
         $masks = array_map(static fn (MaskEntry $entry): MaskKind => $entry->mask, $this->strip->emitter());
 
         return array_values(array_map(static fn (Traced $mask): Path => $mask->path(), array_filter($masks, static fn (MaskKind $mask): bool => $mask instanceof Traced)));
+    }
+
+    public function lightOf(string $id): ?array
+    {
+        $strip = $this->sites->scene->find($id);
+        if ($strip === null || $strip->isGroup() || $strip->kind::family() !== Family::Light) {
+            return null;
+        }
+        $sites = $this->sites;
+
+        return $strip->muted || $strip->amount <= 0 ? [] : array_map(static fn (Layer $layer): Layer => $layer->where(new Falling($strip, $layer, $sites)), $strip->kind->layers(new self($strip, $sites)));
     }
 
     public function outline(string $id): ?PlateOutline

@@ -3960,6 +3960,572 @@ export const stripKinds: StripKind[] = [
         ]
     },
     {
+        "key": "smoke",
+        "label": "Smoke",
+        "hint": "Wafts of smoke or mist, plain or in a light",
+        "family": "air",
+        "course": "Air",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "lit",
+                "label": "Lit by",
+                "type": "strip",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "nothing: plain",
+                "says": "The light that it hangs in: it is seen only where that falls, in its colour"
+            },
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "flat colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": "#8f959c",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Its own colour, where no light is said to fall on it"
+            },
+            {
+                "name": "brighter",
+                "label": "Brighter by",
+                "type": "number",
+                "section": "ends",
+                "unit": "stops",
+                "least": -4,
+                "most": 4,
+                "step": 0.1,
+                "choices": [],
+                "default": 1,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much brighter it is than the light that it hangs in, in stops"
+            },
+            {
+                "name": "made",
+                "label": "Is",
+                "type": "choice",
+                "section": "smoke",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "made anew",
+                    "of a picture"
+                ],
+                "default": "made anew",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Made anew from a number, or the brightness of a picture"
+            },
+            {
+                "name": "smokeSize",
+                "label": "Size",
+                "type": "number",
+                "section": "smoke",
+                "unit": "px",
+                "least": 4,
+                "most": 8000,
+                "step": 1,
+                "choices": [],
+                "default": 300,
+                "optional": false,
+                "shownWhen": {
+                    "made": [
+                        "made anew"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "How large the wafts of smoke are"
+            },
+            {
+                "name": "density",
+                "label": "Density",
+                "type": "number",
+                "section": "smoke",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 55,
+                "optional": false,
+                "shownWhen": {
+                    "made": [
+                        "made anew"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "How much of the way is filled: with smoke, or with leaves"
+            },
+            {
+                "name": "wafts",
+                "label": "Softness",
+                "type": "number",
+                "section": "smoke",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 70,
+                "optional": false,
+                "shownWhen": {
+                    "made": [
+                        "made anew"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "How softly wafts go over into clear air"
+            },
+            {
+                "name": "drift",
+                "label": "Drift",
+                "type": "number",
+                "section": "smoke",
+                "unit": "°",
+                "least": -180,
+                "most": 180,
+                "step": 1,
+                "choices": [],
+                "default": 10,
+                "optional": false,
+                "shownWhen": {
+                    "made": [
+                        "made anew"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "Which way the smoke is drawn"
+            },
+            {
+                "name": "stretch",
+                "label": "Stretch",
+                "type": "number",
+                "section": "smoke",
+                "unit": "×",
+                "least": 0.2,
+                "most": 10,
+                "step": 0.1,
+                "choices": [],
+                "default": 2.2,
+                "optional": false,
+                "shownWhen": {
+                    "made": [
+                        "made anew"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "How much longer the wafts are along the drift"
+            },
+            {
+                "name": "seed",
+                "label": "Seed",
+                "type": "number",
+                "section": "smoke",
+                "unit": "",
+                "least": 0,
+                "most": 99999,
+                "step": 1,
+                "choices": [],
+                "default": 1,
+                "optional": false,
+                "shownWhen": {
+                    "made": [
+                        "made anew"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "Another number gives another pattern of the same kind"
+            },
+            {
+                "name": "picture",
+                "label": "Picture",
+                "type": "picture",
+                "section": "smoke",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "made": [
+                        "of a picture"
+                    ]
+                },
+                "whenEmpty": "no picture",
+                "says": "The picture that it is made of"
+            },
+            {
+                "name": "blacks",
+                "label": "Clear up to",
+                "type": "number",
+                "section": "smoke",
+                "unit": "%",
+                "least": 0,
+                "most": 95,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {
+                    "made": [
+                        "of a picture"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "Tones of the picture up to here are clear air"
+            },
+            {
+                "name": "middle",
+                "label": "Middle",
+                "type": "point",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    0,
+                    0
+                ],
+                "optional": false,
+                "shownWhen": {
+                    "made": [
+                        "of a picture"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "The middle of it on the picture"
+            },
+            {
+                "name": "width",
+                "label": "Width",
+                "type": "number",
+                "section": "placing",
+                "unit": "px",
+                "least": 1,
+                "most": 100000,
+                "step": 1,
+                "choices": [],
+                "default": 1500,
+                "optional": false,
+                "shownWhen": {
+                    "made": [
+                        "of a picture"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "How wide it is"
+            },
+            {
+                "name": "height",
+                "label": "Height",
+                "type": "number",
+                "section": "placing",
+                "unit": "px",
+                "least": 1,
+                "most": 100000,
+                "step": 1,
+                "choices": [],
+                "default": 1000,
+                "optional": false,
+                "shownWhen": {
+                    "made": [
+                        "of a picture"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "How high it reaches on the picture"
+            },
+            {
+                "name": "turn",
+                "label": "Turn",
+                "type": "number",
+                "section": "placing",
+                "unit": "°",
+                "least": -360,
+                "most": 360,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {
+                    "made": [
+                        "of a picture"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "Turned counterclockwise by so much"
+            }
+        ]
+    },
+    {
+        "key": "dust",
+        "label": "Dust",
+        "hint": "Specks in the air, plain or only where a light falls",
+        "family": "air",
+        "course": "Air",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "lit",
+                "label": "Lit by",
+                "type": "strip",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "nothing: plain",
+                "says": "The light that it hangs in: it is seen only where that falls, in its colour"
+            },
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "flat colour",
+                "section": "light",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": "#d9d4c8",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Its own colour, where no light is said to fall on it"
+            },
+            {
+                "name": "brighter",
+                "label": "Brighter by",
+                "type": "number",
+                "section": "ends",
+                "unit": "stops",
+                "least": -4,
+                "most": 4,
+                "step": 0.1,
+                "choices": [],
+                "default": 1,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much brighter it is than the light that it hangs in, in stops"
+            },
+            {
+                "name": "specks",
+                "label": "Specks a megapixel",
+                "type": "number",
+                "section": "dust",
+                "unit": "",
+                "least": 1,
+                "most": 20000,
+                "step": 10,
+                "choices": [],
+                "default": 500,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How many specks hang in a million pixels of the beam"
+            },
+            {
+                "name": "speckSize",
+                "label": "Nearest",
+                "type": "number",
+                "section": "dust",
+                "unit": "px",
+                "least": 0.4,
+                "most": 200,
+                "step": 0.1,
+                "choices": [],
+                "default": 8,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How large the nearest specks are"
+            },
+            {
+                "name": "farSize",
+                "label": "Furthest",
+                "type": "number",
+                "section": "dust",
+                "unit": "px",
+                "least": 0.3,
+                "most": 100,
+                "step": 0.1,
+                "choices": [],
+                "default": 1.6,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How large the furthest specks are"
+            },
+            {
+                "name": "outOfFocus",
+                "label": "Out of focus",
+                "type": "number",
+                "section": "dust",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 55,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How many specks are near and blurred to discs"
+            },
+            {
+                "name": "seed",
+                "label": "Seed",
+                "type": "number",
+                "section": "dust",
+                "unit": "",
+                "least": 0,
+                "most": 99999,
+                "step": 1,
+                "choices": [],
+                "default": 1,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Another number gives another pattern of the same kind"
+            }
+        ]
+    },
+    {
+        "key": "grain",
+        "label": "Grain",
+        "hint": "As a film or a sensor has it; smooth parts look pasted",
+        "family": "air",
+        "course": "Air",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "strength",
+                "label": "Strength",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 0.5,
+                "choices": [],
+                "default": 25,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How strong it is: at 100 % middle tones differ by a tenth of the way from black to white"
+            },
+            {
+                "name": "coarse",
+                "label": "Size",
+                "type": "number",
+                "section": "tone",
+                "unit": "px",
+                "least": 0,
+                "most": 1.9,
+                "step": 0.05,
+                "choices": [],
+                "default": 0.5,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How coarse it is, in pixels of the whole picture: 0 is one pixel"
+            },
+            {
+                "name": "colourful",
+                "label": "In colour",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 20,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much of it differs from channel to channel, as that of a sensor does"
+            },
+            {
+                "name": "mids",
+                "label": "Keeps to the mids",
+                "type": "number",
+                "section": "ends",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 60,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much less of it there is in the darkest and in the brightest tones"
+            },
+            {
+                "name": "seed",
+                "label": "Seed",
+                "type": "number",
+                "section": "ends",
+                "unit": "",
+                "least": 0,
+                "most": 99999,
+                "step": 1,
+                "choices": [],
+                "default": 1,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Another number gives another pattern of the same kind"
+            }
+        ]
+    },
+    {
         "key": "base",
         "label": "Base",
         "hint": "Everything below darker, drained, ready for light",

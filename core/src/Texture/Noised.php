@@ -2,22 +2,19 @@
 
 declare(strict_types=1);
 
-namespace Aumbrel\Core\Light;
+namespace Aumbrel\Core\Texture;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Raster\Smoke;
-use Aumbrel\Core\Texture\Dust;
-use Aumbrel\Core\Texture\Lattice;
-use Aumbrel\Core\Texture\NoisePlane;
 
 /** A field that shows smoke or dust: field x (1 - share + share x noise). */
 final readonly class Noised implements Field
 {
-    /** Points of the lattice to a swirl of the smoke's coarsest octave. */
-    private const POINTS = 32.0;
+    /** Points of the lattice to a swirl of the smoke's finest octave. */
+    private const POINTS = 8.0;
 
     /** @param  float  $share  0..1, how far it is broken up */
     public function __construct(private Field $field, private Smoke|Dust $noise, private float $share)
@@ -40,7 +37,7 @@ final readonly class Noised implements Field
         if ($this->noise instanceof Dust) {
             return "{$kernel->plane(new NoisePlane($this->noise, $window))}[\$i]";
         }
-        $lattice = new Lattice(max($window->step(), $this->noise->size / self::POINTS), $window);
+        $lattice = new Lattice(max($window->step(), $this->noise->size / (self::POINTS * 2 ** ($this->noise->octaves - 1))), $window);
 
         return $lattice->write($kernel, $window, new NoisePlane($this->noise, $lattice->points), false);
     }

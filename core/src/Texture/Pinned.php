@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Aumbrel\Core\Light;
+namespace Aumbrel\Core\Texture;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;

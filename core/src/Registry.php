@@ -13,6 +13,7 @@ use Aumbrel\Core\Flat\Fill;
 use Aumbrel\Core\Grade\Balance;
 use Aumbrel\Core\Grade\Bands;
 use Aumbrel\Core\Grade\Base;
+use Aumbrel\Core\Grade\Bloom;
 use Aumbrel\Core\Grade\Contrast;
 use Aumbrel\Core\Grade\Curves;
 use Aumbrel\Core\Grade\Levels;
@@ -92,6 +93,7 @@ final class Registry
                 TonesToColours::class,
                 Warmth::class,
                 Vignette::class,
+                Bloom::class,
                 Group::class,
             ],
             masks: [

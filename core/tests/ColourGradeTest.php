@@ -9,6 +9,7 @@ use Aumbrel\Core\Color\Oklab;
 use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Grade\Bands;
 use Aumbrel\Core\Grade\Ranges;
 use Aumbrel\Core\Ramp\ToneCurve;
@@ -289,3 +290,74 @@ it('says what is wrong, and where', function (string $kind, array $values, strin
     ['tone ramp', ['ramp' => []], 'a list of 1 to 32 stops'],
     ['vignette', ['stops' => -9], 'stops'],
 ]);
+
+/** @return Closure(int, int): float the red of a pixel, encoded, under a bloom: a bright block on black */
+function bloomed(array $values, array $block, ?Window $window = null, array $more = []): Closure
+{
+    [$left, $top, $right, $bottom] = $block;
+    $ground = new Flat(160, 120, static fn (int $x, int $y): array => $x >= $left && $x < $right && $y >= $top && $y < $bottom ? [230, 230, 230] : [0, 0, 0]);
+    $window ??= Window::whole(160, 120);
+    $picture = Rendering::picture(['p' => $ground], 160, 120, [Rendering::plate('p', ['id' => 'p']), ...$more, ['id' => 'g', 'kind' => 'bloom', 'values' => $values]], window: $window);
+    $values = array_values(unpack('n*', $picture->bytes));
+
+    return static fn (int $x, int $y): float => $values[4 * ($y * $window->columns + $x)] / 65535;
+}
+
+/** How much of a block a Gaussian about a place sees, along one axis. */
+function seenOf(float $at, float $from, float $to, float $sigma): float
+{
+    // Abramowitz and Stegun, Handbook of Mathematical Functions, 7.1.26, to 1.5e-7
+    $erf = static function (float $x): float {
+        $t = 1 / (1 + 0.3275911 * abs($x));
+        $value = 1 - ($t * (0.254829592 + $t * (-0.284496736 + $t * (1.421413741 + $t * (-1.453152027 + $t * 1.061405429))))) * exp(-$x * $x);
+
+        return $x < 0 ? -$value : $value;
+    };
+
+    return ($erf(($to - $at) / ($sigma * M_SQRT2)) - $erf(($from - $at) / ($sigma * M_SQRT2))) / 2;
+}
+
+it('spreads what is bright by Gaussians in linear light', function (): void {
+    $shown = bloomed(['from' => 60, 'near' => 9, 'strength' => -1, 'farther' => 40], [60, 40, 100, 80]);
+    foreach ([[50, 60], [40, 60], [80, 20], [20, 100]] as [$x, $y]) {
+        $sum = 0.0;
+        foreach ([[9, 0.6], [36, 0.4]] as [$sigma, $share]) {
+            // the picture goes on as its mirror image, in which the block is seen again
+            foreach ([[60, 100], [-100, -60], [220, 260]] as [$from, $to]) {
+                foreach ([[40, 80], [-80, -40], [160, 200]] as [$over, $under]) {
+                    $sum += $share * seenOf($x + 0.5, $from, $to, $sigma) * seenOf($y + 0.5, $over, $under, $sigma);
+                }
+            }
+        }
+        expect(Srgb::decode($shown($x, $y)))->toEqualWithDelta(0.5 * Srgb::decode(230 / 255) * $sum, 0.008, "{$x} {$y}");
+    }
+    expect($shown(80, 60))->toBeGreaterThan(230 / 255);
+});
+
+it('glares at the border of the scene as in its middle', function (): void {
+    // a block that is cut off by the border is seen twice, as in its mirror image: as bright beside as a whole one
+    $values = ['from' => 60, 'near' => 8, 'strength' => 0, 'farther' => 0];
+    [$border, $inside] = [bloomed($values, [0, 40, 20, 80]), bloomed($values, [60, 40, 100, 80])];
+    expect($border(26, 60))->toEqualWithDelta($inside(106, 60), 0.01);
+});
+
+it('lets darker tones be, and goes by what lies below', function (): void {
+    expect(bloomed(['from' => 100, 'near' => 9], [60, 40, 100, 80])(50, 60))->toBeLessThan(0.01);
+    // a strip below takes the light out
+    $dark = ['id' => 'd', 'kind' => 'fill', 'mode' => 'normal', 'values' => ['colour' => '#000000']];
+    expect(bloomed(['from' => 60, 'near' => 9], [60, 40, 100, 80], more: [$dark])(50, 60))->toEqualWithDelta(0.0, 0.0001);
+});
+
+it('is seen the same in every window', function (): void {
+    $values = ['from' => 60, 'near' => 6, 'strength' => -1, 'farther' => 30];
+    [$whole, $part] = [bloomed($values, [60, 40, 100, 80]), bloomed($values, [60, 40, 100, 80], new Window(31, 22, 70, 50))];
+    foreach ([[0, 0], [20, 30], [35, 25], [69, 49]] as [$x, $y]) {
+        expect($part($x, $y))->toEqualWithDelta($whole(31 + $x, 22 + $y), 0.004);
+    }
+});
+
+it('refuses strips that would have to be there before themselves', function (): void {
+    $mask = static fn (string $of): array => ['id' => "m{$of}", 'kind' => 'brightness', 'values' => ['of' => $of]];
+    expect(static fn () => Rendering::scene(8, 8, [['id' => 'a', 'kind' => 'fill', 'masks' => [$mask('g')], 'values' => ['colour' => '#ff0000']], ['id' => 'g', 'kind' => 'bloom', 'values' => []]]))->toThrow(SceneError::class, 'before itself')
+        ->and(static fn () => Rendering::scene(8, 8, [['id' => 'l', 'kind' => 'wash', 'masks' => [$mask('s')], 'values' => []], ['id' => 's', 'kind' => 'smoke', 'values' => ['lit' => 'l']]]))->toThrow(SceneError::class, 'before itself');
+});

@@ -8,9 +8,9 @@ use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Field;
+use Aumbrel\Core\Kind\LooksBelow;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
-use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Texture\Dust;
 use Aumbrel\Core\Texture\Noised;
 use Aumbrel\Core\Value\NumberValue;
@@ -18,7 +18,7 @@ use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
 
 /** Specks in the air, near ones large and out of focus: plain, or seen only where a light falls. */
-final readonly class DustInAir implements StripKind
+final readonly class DustInAir implements LooksBelow
 {
     use Plain;
 
@@ -78,6 +78,16 @@ final readonly class DustInAir implements StripKind
     public function defaultMode(): BlendMode
     {
         return BlendMode::Screen;
+    }
+
+    public function looksBelow(): bool
+    {
+        return false;
+    }
+
+    public function goesBy(): array
+    {
+        return $this->lit->goesBy();
     }
 
     public function layers(Site $site): array

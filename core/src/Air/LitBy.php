@@ -43,6 +43,12 @@ final readonly class LitBy
         return new self($values->optionalText('lit'), $values->number('brighter'), $values->text('colour'));
     }
 
+    /** @return list<string> the strip that lights it */
+    public function goesBy(): array
+    {
+        return $this->light === null ? [] : [$this->light];
+    }
+
     /**
      * Its layers, where something says how much of it hangs at each place.
      *

@@ -9,6 +9,7 @@ use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\Framed;
+use Aumbrel\Core\Kind\LooksBelow;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Surroundings;
@@ -31,7 +32,7 @@ use Aumbrel\Core\Value\Values;
  * Smoke or mist: made anew from a seed, or of a picture. Of a picture only how bright it is counts, so that it takes any colour:
  * what is white cannot be tinted.
  */
-final readonly class SmokeInAir implements Framed
+final readonly class SmokeInAir implements Framed, LooksBelow
 {
     use Plain;
 
@@ -123,6 +124,16 @@ final readonly class SmokeInAir implements Framed
     public function defaultMode(): BlendMode
     {
         return BlendMode::Normal;
+    }
+
+    public function looksBelow(): bool
+    {
+        return false;
+    }
+
+    public function goesBy(): array
+    {
+        return $this->lit->goesBy();
     }
 
     public function layers(Site $site): array

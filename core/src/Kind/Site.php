@@ -41,6 +41,9 @@ interface Site extends Surroundings
      */
     public function lightOf(string $id): ?array;
 
+    /** The picture that lies below the strip. */
+    public function beneath(): Beneath;
+
     /** The strip's own id. */
     public function id(): string;
 }

@@ -146,6 +146,26 @@ final class Planner
     }
 
     /**
+     * Strips over nothing, encoded and as bright as they are, in the lines `red`, `green`, `blue`, `there`.
+     *
+     * @param  list<Strip>  $strips  back to front
+     */
+    public function colours(array $strips): Plan
+    {
+        $this->stack($strips);
+        $this->passes->toEncoded();
+        $kernel = $this->passes->writer();
+        $kernel->loop();
+        foreach (['r' => 'red', 'g' => 'green', 'b' => 'blue'] as $channel => $line) {
+            $kernel->line("{$kernel->stored($line)} = {$kernel->stored($channel)};");
+        }
+        $kernel->line("{$kernel->stored('there')} = ".($this->passes->isOpaque() ? '1.0' : $kernel->stored('a')).';');
+        $this->passes->add($kernel);
+
+        return new Plan($this->passes->all(), ['red', 'green', 'blue', 'there']);
+    }
+
+    /**
      * A mask of a strip in grey, by itself; or the whole picture with what the mask holds back under a tint.
      *
      * @param  list<Strip>|null  $under  the strips of that picture, back to front

@@ -204,6 +204,7 @@ final class Renderer
             $scene, $window, $this->shelf,
             fn (Scene $scene, array $strips, Window $window): array => $this->values($this->planner($scene, $window)->brightness($strips), $window, 'shape'),
             fn (Scene $scene, array $strips, Window $window): array => $this->values($this->planner($scene, $window)->picture($strips, 8), $window, 'out'),
+            fn (Scene $scene, array $strips, Window $window): array => $this->colours($this->planner($scene, $window)->colours($strips), $window),
         );
     }
 
@@ -242,6 +243,20 @@ final class Renderer
         $kernel->line("{$kernel->stored('shape')} = {$value};");
 
         return $this->values(new Plan([new Pass($kernel->finish())], ['shape']), $window, 'shape');
+    }
+
+    /** @return array{list<float>, list<float>, list<float>, list<float>} what a plan leaves in the lines of colours and alpha, row after row */
+    private function colours(Plan $plan, Window $window): array
+    {
+        [, $rows] = $this->runner->run($plan, $window, static fn (array $lines): array => array_map(static fn (string $line): mixed => $lines[$line], $plan->results));
+        $planes = [];
+        foreach ([0, 1, 2, 3] as $at) {
+            /** @var list<list<float>> $own */
+            $own = array_column($rows, $at);
+            $planes[] = array_merge(...$own);
+        }
+
+        return $planes;
     }
 
     /** @return ($line is 'out' ? list<int> : list<float>) what a plan leaves in a line, row after row */

@@ -40,8 +40,9 @@ final class Sites
     /**
      * @param  Closure(Scene, list<Strip>, Window): list<float>  $brightness  of strips, encoded luma times alpha at each pixel
      * @param  Closure(Scene, list<Strip>, Window): list<int>  $pixels  of strips, packed
+     * @param  Closure(Scene, list<Strip>, Window): array{list<float>, list<float>, list<float>, list<float>}  $colours  of strips, encoded, and alpha
      */
-    public function __construct(public readonly Scene $scene, public readonly Window $window, private readonly PictureShelf $shelf, private readonly Closure $brightness, private readonly Closure $pixels)
+    public function __construct(public readonly Scene $scene, public readonly Window $window, private readonly PictureShelf $shelf, private readonly Closure $brightness, private readonly Closure $pixels, private readonly Closure $colours)
     {
     }
 
@@ -144,6 +145,12 @@ final class Sites
         $picture = $plate === null ? null : $this->shelf->picture($plate->picture());
 
         return $plate === null || $picture === null ? null : new Lying($picture, $plate->placement($picture->width(), $picture->height()));
+    }
+
+    /** What lies below a strip. */
+    public function beneath(string $strip): BeneathStrip
+    {
+        return new BeneathStrip($this->scene, $strip, $this->colours);
     }
 
     /** A picture of the scene; null when there is none of that name. */

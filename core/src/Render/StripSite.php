@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Render;
 use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Geometry\Path;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kind\Beneath;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Layer;
@@ -77,6 +78,11 @@ final readonly class StripSite implements Site
         $sites = $this->sites;
 
         return $strip->muted || $strip->amount <= 0 ? [] : array_map(static fn (Layer $layer): Layer => $layer->where(new Falling($strip, $layer, $sites)), $strip->kind->layers(new self($strip, $sites)));
+    }
+
+    public function beneath(): Beneath
+    {
+        return $this->sites->beneath($this->strip->id);
     }
 
     public function outline(string $id): ?PlateOutline

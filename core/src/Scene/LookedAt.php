@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Scene;
 
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Kind\LooksBelow;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\StripMask;
 
-/** What masks look at that are made of how bright something of the scene is. */
+/** What masks and strips look at that are made of how something of the scene looks. */
 final readonly class LookedAt
 {
     public function __construct(private Scene $scene)
@@ -68,7 +69,7 @@ final readonly class LookedAt
     private function follow(Strip $strip, array $on, array &$done): void
     {
         if (isset($on[$strip->id])) {
-            throw new SceneError('strips', "\"{$strip->name}\" would have to be there before itself: ".implode(', ', array_map(static fn (string $name): string => "\"{$name}\"", array_values($on))).' go by what each of them looks like; choose another strip for one of their brightness masks, or move it');
+            throw new SceneError('strips', "\"{$strip->name}\" would have to be there before itself: ".implode(', ', array_map(static fn (string $name): string => "\"{$name}\"", array_values($on))).' go by what each of them looks like; choose another one for what one of them goes by, or move it');
         }
         if (isset($done[$strip->id])) {
             return;
@@ -95,7 +96,11 @@ final readonly class LookedAt
     {
         $beside = $strip->complements === null ? null : $this->scene->find($strip->complements);
 
-        return [...$this->parts($strip->strips), ...$this->looked($strip), ...($beside === null ? [] : [$beside])];
+        $kind = $strip->kind;
+        $below = $kind instanceof LooksBelow && $kind->looksBelow() ? $this->parts($this->scene->under($strip->id)[0]) : [];
+        $goesBy = $kind instanceof LooksBelow ? array_values(array_filter(array_map($this->scene->find(...), $kind->goesBy()))) : [];
+
+        return [...$this->parts($strip->strips), ...$this->looked($strip), ...($beside === null ? [] : [$beside]), ...$below, ...$goesBy];
     }
 
     /** @return list<Strip> what the masks of a strip look at */

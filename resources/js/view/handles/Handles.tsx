@@ -7,6 +7,7 @@ import { useWork } from '../../session/store';
 import type { Lens, Size } from '../../session/camera';
 import { LinearHandles } from './LinearHandles';
 import { ColourAreaHandles } from './ColourAreaHandles';
+import { DriftHandles } from './DriftHandles';
 import { FrameHandles, TextureHandles } from './FrameHandles';
 import { GlowHandles } from './GlowHandles';
 import { HaloHandles } from './HaloHandles';
@@ -26,7 +27,7 @@ import { SunHandles } from './SunHandles';
 import type { MaskHandleProps, StripHandleProps } from './types';
 
 /** The handles of each kind of strip and of mask; a kind without any needs no line. */
-const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: SpotHandles, 'spot-onto': SpotOntoHandles, rim: RimHandles, plate: PlateHandles, glow: GlowHandles, halo: HaloHandles, line: LineHandles, sun: SunHandles, beam: SpotHandles, pattern: PatternHandles, leak: FrameHandles, cast: ShadowHandles, wall: ShadowHandles, fill: RampHandles, wash: RampHandles, haze: RampHandles };
+const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: SpotHandles, 'spot-onto': SpotOntoHandles, rim: RimHandles, plate: PlateHandles, glow: GlowHandles, halo: HaloHandles, line: LineHandles, sun: SunHandles, beam: SpotHandles, pattern: PatternHandles, leak: FrameHandles, cast: ShadowHandles, wall: ShadowHandles, fill: RampHandles, wash: RampHandles, haze: RampHandles, smoke: DriftHandles };
 
 const ofMasks: Record<string, FunctionComponent<MaskHandleProps>> = { linear: LinearHandles, radial: RadialHandles, outline: OutlineHandles, 'colour area': ColourAreaHandles, texture: TextureHandles };
 

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Grade;
+
+use Aumbrel\Core\Color\Luma;
+use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Kind\Beneath;
+use Aumbrel\Core\Raster\Gaussian;
+
+/**
+ * What spreads from the bright parts of a picture, one channel of linear light at the points of a window.
+ *
+ * From a luma about the threshold on, at most so bright; several Gaussians of it, by their shares. At the borders of the scene
+ * the picture goes on as its mirror image: cut off there, a lamp at the border would be nearly twice too bright.
+ */
+final readonly class BloomPlane implements Plane
+{
+    /** Half the width of the soft step about the threshold. */
+    private const KNEE = 0.1;
+
+    /** Nothing spreads as if it were brighter than this, linear. */
+    private const BRIGHTEST = 8.0;
+
+    /**
+     * @param  float  $threshold  encoded luma
+     * @param  non-empty-list<array{float, float}>  $blurs  sigma in scene pixels and share of each; the shares come to one
+     * @param  array{int, int}  $size  of the scene
+     * @param  0|1|2  $channel
+     */
+    public function __construct(private Beneath $beneath, private float $threshold, private array $blurs, private array $size, private Window $points, private int $channel)
+    {
+    }
+
+    public function key(): string
+    {
+        return "bloom {$this->beneath->key()} {$this->threshold} ".json_encode($this->blurs)." {$this->points->key()} {$this->channel}";
+    }
+
+    /** @return list<float> */
+    public function fill(Planes $planes): array
+    {
+        $points = $this->points;
+        $step = $points->step();
+        $margin = (int) ceil(Gaussian::REACH * max(array_column($this->blurs, 0)) / $step);
+        [$columns, $places] = self::mirrored($points->xOf(0) - $margin * $step, $points->columns + 2 * $margin, $step, $this->size[0]);
+        [$rows, $heights] = self::mirrored($points->yOf(0) - $margin * $step, $points->rows + 2 * $margin, $step, $this->size[1]);
+        [$firstX, $firstY] = [min($columns), min($rows)];
+        [$wide, $high] = [max($columns) - $firstX + 1, max($rows) - $firstY + 1];
+        $seen = new Window($places($firstX) - $step / 2, $heights($firstY) - $step / 2, $wide * $step, $high * $step, $points->scale);
+        $own = [];
+        foreach (self::bright($this->beneath->colours($seen), $this->threshold) as $channel => $source) {
+            $plane = [];
+            foreach ($rows as $row) {
+                $from = ($row - $firstY) * $wide - $firstX;
+                foreach ($columns as $column) {
+                    $plane[] = $source[$from + $column];
+                }
+            }
+            $values = $this->spread($plane, count($columns), count($rows), $margin);
+            $own = $channel === $this->channel ? $values : $own;
+            $planes->keep(new self($this->beneath, $this->threshold, $this->blurs, $this->size, $points, $channel), $values);
+        }
+
+        return $own;
+    }
+
+    /**
+     * Which place of a line stands for each of a row of places, counted from the first one: itself, or its mirror image inside of the scene.
+     *
+     * @return array{non-empty-list<int>, \Closure(int): float} and where a place of that number lies
+     */
+    private static function mirrored(float $first, int $count, float $step, int $length): array
+    {
+        $stands = [];
+        for ($at = 0; $at < max(1, $count); $at++) {
+            $place = fmod(abs($first + $at * $step), 2.0 * $length);
+            $place = $place > $length ? 2.0 * $length - $place : $place;
+            $stands[] = (int) round(($place - $first) / $step);
+        }
+
+        return [$stands, static fn (int $number): float => $first + $number * $step];
+    }
+
+    /**
+     * @param  array{list<float>, list<float>, list<float>, list<float>}  $colours  encoded, and alpha
+     * @return array{list<float>, list<float>, list<float>} linear light of what is bright
+     */
+    private static function bright(array $colours, float $threshold): array
+    {
+        [$red, $green, $blue, $there] = $colours;
+        $bright = [[], [], []];
+        foreach ($there as $at => $alpha) {
+            $share = (Luma::of($red[$at], $green[$at], $blue[$at]) - $threshold + self::KNEE) / (2 * self::KNEE);
+            $share = $share <= 0.0 ? 0.0 : ($share >= 1.0 ? 1.0 : $share * $share * (3 - 2 * $share));
+            foreach ([$red[$at], $green[$at], $blue[$at]] as $channel => $value) {
+                $bright[$channel][] = $share === 0.0 ? 0.0 : $alpha * min(self::BRIGHTEST, $share * Srgb::decode($value));
+            }
+        }
+
+        return $bright;
+    }
+
+    /**
+     * @param  list<float>  $plane
+     * @return list<float> without the margin
+     */
+    private function spread(array $plane, int $columns, int $rows, int $margin): array
+    {
+        $sums = array_fill(0, $this->points->columns * $this->points->rows, 0.0);
+        foreach ($this->blurs as [$sigma, $share]) {
+            $blurred = Gaussian::blur($plane, $columns, $rows, $sigma / $this->points->step());
+            for ($row = 0, $at = 0; $row < $this->points->rows; $row++) {
+                for ($column = 0, $from = ($row + $margin) * $columns + $margin; $column < $this->points->columns; $column++, $at++, $from++) {
+                    $sums[$at] += $share * $blurred[$from];
+                }
+            }
+        }
+
+        /** @var list<float> $sums changed only where it had values already */
+        return $sums;
+    }
+}

@@ -69,9 +69,9 @@ final readonly class DistanceHaze implements Driven, Grounded
     public static function parameters(): array
     {
         return [
-            NumberValue::named('visible', 'One sees as far as', 'light', Unit::Factor, 1.5, 1000, Distances::USUAL, 0.5)->says('Where nearly nothing is seen any more, in distances of the floor\'s nearest row'),
-            FlatColourValue::named('colour', 'Colour', 'light', '#a9b6c8')->says('The colour of the air: what is far away takes it'),
-            NumberValue::optional('far', 'Nothing is further than', 'reach', Unit::Factor, 0.1, 1000, 'one sees', 0.5)->says('Sky and whatever lies behind everything count as so far away'),
+            NumberValue::named('visible', 'Visible to', 'light', Unit::Factor, 1.5, 1000, Distances::USUAL, 0.5)->says('Where nearly nothing is seen any more, in distances of the floor\'s nearest row'),
+            FlatColourValue::named('colour', 'Colour', 'light', '#8493a8')->says('The colour of the air: what is far away takes it'),
+            NumberValue::optional('far', 'Furthest', 'reach', Unit::Factor, 0.1, 1000, 'as it is visible', 0.5)->says('Sky and whatever lies behind everything count as so far away'),
             ToggleValue::named('takesColour', "In its source\'s colour", 'source'),
         ];
     }
@@ -85,7 +85,7 @@ final readonly class DistanceHaze implements Driven, Grounded
 
     public static function placedAmount(): float
     {
-        return 85.0;
+        return 60.0;
     }
 
     public static function hangsOn(): array
@@ -100,7 +100,11 @@ final readonly class DistanceHaze implements Driven, Grounded
 
     public function on(Grounds $grounds): StripKind
     {
-        return new self($this->colour, $this->visible, $this->far, $this->takesColour, array_values(array_filter($grounds->under(), static fn (Stand $stand): bool => $stand->distance !== null || $stand->stance === Stance::Stands)));
+        $camera = $grounds->stage()->camera;
+        // where no floor is marked, whatever is cut out stands with its feet below the middle of the picture
+        $stands = static fn (Stand $stand): bool => $stand->distance !== null || $stand->stance === Stance::Stands || ($camera->horizon === null && $stand->foot()->y > $camera->eyeRow());
+
+        return new self($this->colour, $this->visible, $this->far, $this->takesColour, array_values(array_filter($grounds->plates(), $stands)));
     }
 
     public function defaultMode(): BlendMode

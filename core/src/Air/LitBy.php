@@ -34,7 +34,7 @@ final readonly class LitBy
         return [
             StripValue::optional('lit', 'Lit by', 'light', 'nothing: plain')->says('The light that it hangs in: it is seen only where that falls, in its colour'),
             FlatColourValue::named('colour', 'Colour', 'light', $colour)->says('Its own colour, where no light is said to fall on it'),
-            NumberValue::named('brighter', 'Brighter by', 'ends', Unit::Stops, -4, 4, 1, 0.1)->says('How much brighter it is than the light that it hangs in, in stops'),
+            NumberValue::named('brighter', 'Brighter by', 'light', Unit::Stops, -4, 4, 1, 0.1)->says('How much brighter it is than the light that it hangs in, in stops'),
         ];
     }
 

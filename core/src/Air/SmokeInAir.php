@@ -71,7 +71,7 @@ final readonly class SmokeInAir implements Framed, LooksBelow
     public static function parameters(): array
     {
         return [
-            ...LitBy::parameters('#8f959c'),
+            ...LitBy::parameters('#676d75'),
             ChoiceValue::named('made', 'Is', 'smoke', [self::MADE, self::PICTURE], self::MADE)->says('Made anew from a number, or the brightness of a picture'),
             ...self::where(self::MADE, [
                 NumberValue::named('smokeSize', 'Size', 'smoke', Unit::Pixels, 4, 8000, 300),
@@ -118,7 +118,7 @@ final readonly class SmokeInAir implements Framed, LooksBelow
 
     public static function placedAmount(): float
     {
-        return 55.0;
+        return 50.0;
     }
 
     public function defaultMode(): BlendMode

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Grade;
 
 use Aumbrel\Core\Color\HueBands;
 use Aumbrel\Core\Color\Oklab;
+use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Kind\Surroundings;
@@ -50,6 +51,12 @@ final readonly class Bands implements Grade, StripKind
     public static function from(Values $values): self
     {
         return new self($values->object('bands', HueBands::class));
+    }
+
+    /** Calmer blues: what moonlit plates have too much of (common practice, no source). */
+    public static function placed(Point $centre, float $span, ?string $plate = null): array
+    {
+        return ['bands' => ['blue' => ['chroma' => 0.7]]];
     }
 
     public function problem(Surroundings $around): ?string

@@ -14,8 +14,11 @@ interface Grounds
     /** A plate by its id; null when there is none, when it is no plate, or when nothing of it is there. */
     public function stand(string $plate): ?Stand;
 
-    /** @return list<Stand> the plates under the strip that stand or hang before the backdrop, or are said to be so far away, back to front */
+    /** @return list<Stand> the plates under the strip that stand or hang before the backdrop, back to front */
     public function under(): array;
+
+    /** @return list<Stand> every plate under the strip that is cut out, or said to be so far away, back to front */
+    public function plates(): array;
 
     /**
      * The shadows under the strip that the same source throws, on the same kind of surface, and that nothing but their density

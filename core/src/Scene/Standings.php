@@ -38,13 +38,18 @@ final readonly class Standings implements Grounds
 
     public function under(): array
     {
+        return array_values(array_filter($this->plates(), static fn (Stand $stand): bool => $stand->stance !== Stance::Free));
+    }
+
+    public function plates(): array
+    {
         $under = [];
         foreach ($this->scene->everyStrip() as $strip) {
             if ($strip->id === $this->strip) {
                 break;
             }
             $stand = $strip->muted ? null : self::of($strip, $this->measures, $this->footings);
-            if ($stand !== null && ($stand->distance !== null || ($stand->stance !== Stance::Free && $this->measures->isCutOut($strip)))) {
+            if ($stand !== null && ($stand->distance !== null || $this->measures->isCutOut($strip))) {
                 $under[] = $stand;
             }
         }

@@ -14,7 +14,6 @@ use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\OneColour;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
-use Aumbrel\Core\Kind\Stance;
 use Aumbrel\Core\Kind\Stand;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Kind\Surroundings;
@@ -114,7 +113,7 @@ trait Throws
     {
         $coverings = [];
         foreach ($this->grounds?->under() ?? [] as $stand) {
-            $seen = $stand->stance === Stance::Free ? null : $site->seen($stand->id);
+            $seen = $site->seen($stand->id);
             if ($seen !== null) {
                 $coverings[] = new Covering($seen, $this->received($site, $stand));
             }

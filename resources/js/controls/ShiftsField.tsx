@@ -96,7 +96,7 @@ export function ShiftsField({ parameter, value, hand }: ValueProps) {
                             aria-label={words}
                             aria-valuemin={0}
                             aria-valuemax={100}
-                            aria-valuenow={Math.min(100, Math.round(100 * Math.hypot(...placeOf(shifts[key]))))}
+                            aria-valuenow={Math.min(100, Math.round(100 * Math.hypot(...placeOf(shifts[key])) ** 2))}
                             aria-valuetext={inWords(shifts[key])}
                             onFocus={() => setLast(key)}
                             onKeyDown={(event) => onKeyDown(event, key)}

@@ -3895,7 +3895,7 @@ export const stripKinds: StripKind[] = [
         "parameters": [
             {
                 "name": "visible",
-                "label": "One sees as far as",
+                "label": "Visible to",
                 "type": "number",
                 "section": "light",
                 "unit": "×",
@@ -3919,7 +3919,7 @@ export const stripKinds: StripKind[] = [
                 "most": 0,
                 "step": 1,
                 "choices": [],
-                "default": "#a9b6c8",
+                "default": "#8493a8",
                 "optional": false,
                 "shownWhen": {},
                 "whenEmpty": "",
@@ -3927,7 +3927,7 @@ export const stripKinds: StripKind[] = [
             },
             {
                 "name": "far",
-                "label": "Nothing is further than",
+                "label": "Furthest",
                 "type": "number",
                 "section": "reach",
                 "unit": "×",
@@ -3938,7 +3938,7 @@ export const stripKinds: StripKind[] = [
                 "default": null,
                 "optional": true,
                 "shownWhen": {},
-                "whenEmpty": "one sees",
+                "whenEmpty": "as it is visible",
                 "says": "Sky and whatever lies behind everything count as so far away"
             },
             {
@@ -3999,7 +3999,7 @@ export const stripKinds: StripKind[] = [
                 "most": 0,
                 "step": 1,
                 "choices": [],
-                "default": "#8f959c",
+                "default": "#676d75",
                 "optional": false,
                 "shownWhen": {},
                 "whenEmpty": "",
@@ -4009,7 +4009,7 @@ export const stripKinds: StripKind[] = [
                 "name": "brighter",
                 "label": "Brighter by",
                 "type": "number",
-                "section": "ends",
+                "section": "light",
                 "unit": "stops",
                 "least": -4,
                 "most": 4,
@@ -4335,7 +4335,7 @@ export const stripKinds: StripKind[] = [
                 "name": "brighter",
                 "label": "Brighter by",
                 "type": "number",
-                "section": "ends",
+                "section": "light",
                 "unit": "stops",
                 "least": -4,
                 "most": 4,

@@ -6,6 +6,8 @@ describe('shifts', () => {
         expect(placeOf([100, -50, -50])).toEqual([expect.closeTo(1, 6), expect.closeTo(0, 6)]);
         const shift = shiftAt([-0.3, 0.5], [0, 0, 0]);
         expect(shift[0] + shift[1] + shift[2]).toBeCloseTo(0, 0);
+        // its root: a third of the way out is a ninth of the most
+        expect(placeOf([11.1, -5.55, -5.55])[0]).toBeCloseTo(1 / 3, 2);
         const [x, y] = placeOf(shift);
         expect(x).toBeCloseTo(-0.3, 2);
         expect(y).toBeCloseTo(0.5, 2);

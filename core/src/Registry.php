@@ -17,6 +17,7 @@ use Aumbrel\Core\Grade\Bloom;
 use Aumbrel\Core\Grade\Contrast;
 use Aumbrel\Core\Grade\Curves;
 use Aumbrel\Core\Grade\Levels;
+use Aumbrel\Core\Grade\Matching;
 use Aumbrel\Core\Grade\Monochrome;
 use Aumbrel\Core\Grade\Saturation;
 use Aumbrel\Core\Grade\Tinting;
@@ -92,6 +93,7 @@ final class Registry
                 Tinting::class,
                 TonesToColours::class,
                 Warmth::class,
+                Matching::class,
                 Vignette::class,
                 Bloom::class,
                 Group::class,

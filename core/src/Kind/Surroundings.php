@@ -18,6 +18,9 @@ interface Surroundings
     /** 0..1, for everything but lights; 1 for those. */
     public function amount(): float;
 
+    /** The plate that it is confined to; null for the whole picture. */
+    public function confinedTo(): ?string;
+
     /** Kelvin of the light that the scene shows as white. */
     public function white(): float;
 

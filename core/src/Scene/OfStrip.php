@@ -30,6 +30,11 @@ trait OfStrip
         return $this->strip()->amount;
     }
 
+    public function confinedTo(): ?string
+    {
+        return $this->strip()->confinedTo;
+    }
+
     public function white(): float
     {
         return $this->scene()->white;

@@ -5325,6 +5325,188 @@ export const stripKinds: StripKind[] = [
         ]
     },
     {
+        "key": "match",
+        "label": "Match",
+        "hint": "A plate takes the colours of what it stands in",
+        "family": "grade",
+        "course": "Match",
+        "fadesInStops": false,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "shines": null,
+        "hangsOn": [],
+        "parameters": [
+            {
+                "name": "toward",
+                "label": "Toward",
+                "type": "choice",
+                "section": "tone",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "what lies around",
+                    "a region",
+                    "a plate"
+                ],
+                "default": "what lies around",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Whose colours and contrast are taken: of what lies around the plate that it is confined to, of a region, or of a plate"
+            },
+            {
+                "name": "like",
+                "label": "Like",
+                "type": "plate",
+                "section": "tone",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "toward": [
+                        "a plate"
+                    ]
+                },
+                "whenEmpty": "no plate",
+                "says": "The plate whose colours and contrast everything below takes"
+            },
+            {
+                "name": "colourBy",
+                "label": "Colour",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 70,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How far hue and richness are pulled"
+            },
+            {
+                "name": "contrastBy",
+                "label": "Lightness",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 35,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How far brightness and contrast are pulled"
+            },
+            {
+                "name": "inDarks",
+                "label": "In darks",
+                "type": "number",
+                "section": "ends",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 100,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much of it acts on dark tones"
+            },
+            {
+                "name": "inMids",
+                "label": "In mids",
+                "type": "number",
+                "section": "ends",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 100,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much of it acts on middle tones"
+            },
+            {
+                "name": "inLights",
+                "label": "In lights",
+                "type": "number",
+                "section": "ends",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 100,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much of it acts on bright tones"
+            },
+            {
+                "name": "regionFrom",
+                "label": "Region from",
+                "type": "point",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    0,
+                    0
+                ],
+                "optional": false,
+                "shownWhen": {
+                    "toward": [
+                        "a region"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "One corner of the region"
+            },
+            {
+                "name": "regionTo",
+                "label": "Region to",
+                "type": "point",
+                "section": "placing",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": [
+                    100,
+                    100
+                ],
+                "optional": false,
+                "shownWhen": {
+                    "toward": [
+                        "a region"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "The other corner of the region"
+            }
+        ]
+    },
+    {
         "key": "vignette",
         "label": "Vignette",
         "hint": "Borders darker, so that the eye stays inside",

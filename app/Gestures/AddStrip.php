@@ -11,6 +11,7 @@ use App\Scenes\Subject;
 use Aumbrel\Core\Kind\Begun;
 use Aumbrel\Core\Kind\Drawn;
 use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Kind\ForPlate;
 use Aumbrel\Core\Kind\LiesUnder;
 use Aumbrel\Core\Kind\Painted;
 use Aumbrel\Core\Kind\Pullable;
@@ -66,6 +67,7 @@ final class AddStrip extends Gesture
             ...(is_subclass_of($class, Painted::class) ? ['masks' => [['id' => FlatScene::newId(), 'kind' => 'strokes', 'on' => 'scene', 'values' => ['start' => 'hidden', 'strokes' => []]]]] : []),
             ...(is_subclass_of($class, Begun::class) ? ['masks' => array_map(static fn (array $mask): array => ['id' => FlatScene::newId(), ...$mask], $class::begun($centre, $span))] : []),
             ...self::source($scene, $class),
+            ...($plate !== null && is_subclass_of($class, ForPlate::class) ? ['confinedTo' => $plate] : []),
             'values' => $line !== null && is_subclass_of($class, Drawn::class)
                 ? $class::drawn($line[0], $line[1], $span, Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size()))
                 : $class::placed($centre, $span, $plate),

@@ -9,10 +9,12 @@ use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Picture\MeasuredGrain;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Plate\Plate;
 use Aumbrel\Core\Plate\PlateStudy;
 use Aumbrel\Core\Reading\LightFacts;
+use Aumbrel\Core\Render\BesideStudy;
 use Aumbrel\Core\Render\LightStudy;
 use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\Picture;
@@ -75,6 +77,11 @@ final class Painter
         }
         if ($request->kind === RenderRequest::TONES) {
             return new PaintedReply(0, 0, 0, [], json_encode($this->renderer->tones($scene, $window, $request->strips[0] ?? '', ($request->strips[1] ?? '') === ToneLimits::ITSELF), JSON_THROW_ON_ERROR));
+        }
+        if ($request->kind === RenderRequest::GRAIN) {
+            $grain = (new BesideStudy($this->renderer))->grain($scene, $request->strips[0] ?? '');
+
+            return new PaintedReply(0, 0, 0, [], json_encode(array_map(static fn (?MeasuredGrain $found): ?array => $found === null ? null : ['sigma' => $found->sigma, 'size' => $found->size, 'tone' => $found->tone], $grain), JSON_THROW_ON_ERROR));
         }
         if ($request->kind === RenderRequest::MASK || $request->kind === RenderRequest::MASKS) {
             return $this->masks($request, $scene, $window);

@@ -21,10 +21,22 @@ final readonly class PlateStudies
     /** @param  list<float>  $numbers  that the study is asked with */
     public function of(Scene $scene, string $strip, Study $study, array $numbers = []): mixed
     {
+        return $this->asked($scene, $study->value, $strip, $numbers);
+    }
+
+    /** The grain of a plate, and of what lies around it, in the finished picture. */
+    public function grain(Scene $scene, string $strip): mixed
+    {
+        return $this->asked($scene, RenderRequest::GRAIN, $strip);
+    }
+
+    /** @param  list<float>  $numbers */
+    private function asked(Scene $scene, string $kind, string $strip, array $numbers = []): mixed
+    {
         $read = $this->renders->render(
-            $this->requests->of($scene, $study->value, [0.0, 0.0, 1.0, 1.0], 1.0, [$strip, ...array_map(strval(...), $numbers)]),
+            $this->requests->of($scene, $kind, [0.0, 0.0, 1.0, 1.0], 1.0, [$strip, ...array_map(strval(...), $numbers)]),
             // what is asked with other numbers is another study
-            new Ticket(Priority::Settled, "{$study->value} {$scene->id} {$strip}".($numbers === [] ? '' : ' '.Str::uuid()), $scene->revision),
+            new Ticket(Priority::Settled, "{$kind} {$scene->id} {$strip}".($numbers === [] ? '' : ' '.Str::uuid()), $scene->revision),
         );
         if ($read instanceof Dropped) {
             throw new NotPossible('strip', 'Something newer came in between. Try it again.');

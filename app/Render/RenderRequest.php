@@ -37,6 +37,9 @@ final readonly class RenderRequest
     /** How many pixels of each tone there are below the strip that is named first, or in itself, as the second says; as JSON. */
     public const TONES = 'tones';
 
+    /** The grain of the plate that is named first, and of what lies around it; as JSON. */
+    public const GRAIN = 'grain';
+
     public SceneText $scene;
 
     /** @var list<string> what does not travel */

@@ -9,16 +9,16 @@ use Aumbrel\Core\Grade\Graded;
 use Aumbrel\Core\Kind\Amount;
 use Aumbrel\Core\Kind\Everywhere;
 use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\ForPlate;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
-use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Value\NumberValue;
 use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
 
 /** The grain of film or sensor over everything below, or over a plate: as fine or coarse as its neighbours have it. */
-final readonly class Grain implements StripKind
+final readonly class Grain implements ForPlate
 {
     use Plain;
 

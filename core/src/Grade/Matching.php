@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Grade;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\ForPlate;
 use Aumbrel\Core\Kind\LooksBelow;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Surroundings;
@@ -22,7 +23,7 @@ use Aumbrel\Core\Value\Values;
  * images* (2001). Those of the plate that it is confined to toward what lies around it or toward a region; or all that lies
  * below toward a plate.
  */
-final readonly class Matching implements Grade, LooksBelow
+final readonly class Matching implements ForPlate, Grade, LooksBelow
 {
     use Recolours;
 

@@ -151,6 +151,11 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                             <ValueControl key={parameter.name} scene={scene} strip={strip} parameter={parameter} value={values[parameter.name] ?? null} gestures={gestures} hand={handOf(strip, parameter, gestures)} />
                             ),
                         )}
+                    {at === 0 && light && (
+                        <div className="pt-0.5">
+                            <Action label="Bring the rest along" title="The rest of the picture warmed or cooled toward this light: a group of ordinary strips under it" onPress={() => void gestures.bringAlong(strip.id)} />
+                        </div>
+                    )}
                     {isPlate && section === 'placing' && <PlacingActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'base' && <BaseActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'edge' && <EdgeActions scene={scene} strip={strip} />}

@@ -21,6 +21,7 @@ export function PlacingActions({ strip, gestures }: { strip: Strip; gestures: Ge
     return (
         <div className="flex flex-wrap gap-1.5 pt-0.5">
             <Action label="Cast its shadows" title="By every source, and where it touches; each can be changed by itself" onPress={() => void gestures.castShadows(strip.id)} />
+            <Action label="Grain as its neighbours" title="Its grain brought to that of what lies around it, as it is measured" onPress={() => void gestures.grainAlike(strip.id)} />
             <Action label="Move the pivot" title="The ring about which it is scaled and turned; or drag the ring with shift held" pressed={pivoting} onPress={() => work.pivot(!pivoting)} />
         </div>
     );

@@ -112,6 +112,16 @@ export class Gestures {
         return this.add(this.of(strip, 'Cast its shadows', 'cast-shadows'));
     }
 
+    /** The rest of the picture toward a light, in a group under it. */
+    bringAlong(strip: string): Promise<void> {
+        return this.add(this.of(strip, 'Bring the rest along', 'bring-along'));
+    }
+
+    /** Grain for a plate, as what lies around it has it. */
+    grainAlike(strip: string): Promise<void> {
+        return this.add(this.of(strip, 'Grain as its neighbours', 'grain-alike'));
+    }
+
     /** One stroke over a strip's falloff as it is so far. */
     async paintLine(strip: string, stroke: Stroke): Promise<void> {
         await this.outbox.put(this.of(strip, 'Paint the line', 'paint-line', { stroke }));

@@ -17,6 +17,7 @@ import { PatternHandles } from './PatternHandles';
 import { PlateHandles } from './PlateHandles';
 import { RadialHandles } from './RadialHandles';
 import { RampHandles } from './RampHandles';
+import { RegionHandles } from './RegionHandles';
 import { RimHandles } from './RimHandles';
 import { ShadowHandles } from './ShadowHandles';
 import { SourceMarks } from './SourceMarks';
@@ -27,7 +28,7 @@ import { SunHandles } from './SunHandles';
 import type { MaskHandleProps, StripHandleProps } from './types';
 
 /** The handles of each kind of strip and of mask; a kind without any needs no line. */
-const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: SpotHandles, 'spot-onto': SpotOntoHandles, rim: RimHandles, plate: PlateHandles, glow: GlowHandles, halo: HaloHandles, line: LineHandles, sun: SunHandles, beam: SpotHandles, pattern: PatternHandles, leak: FrameHandles, cast: ShadowHandles, wall: ShadowHandles, fill: RampHandles, wash: RampHandles, haze: RampHandles, smoke: DriftHandles };
+const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: SpotHandles, 'spot-onto': SpotOntoHandles, rim: RimHandles, plate: PlateHandles, glow: GlowHandles, halo: HaloHandles, line: LineHandles, sun: SunHandles, beam: SpotHandles, pattern: PatternHandles, leak: FrameHandles, cast: ShadowHandles, wall: ShadowHandles, fill: RampHandles, wash: RampHandles, haze: RampHandles, smoke: DriftHandles, match: RegionHandles };
 
 const ofMasks: Record<string, FunctionComponent<MaskHandleProps>> = { linear: LinearHandles, radial: RadialHandles, outline: OutlineHandles, 'colour area': ColourAreaHandles, texture: TextureHandles };
 

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Http\UploadedFile;
+use Tests\Support\PictureFile;
+
+uses(RefreshDatabase::class);
+
+/** A picture of greys about a middle. */
+function greys(int $width, int $height, Closure $grey): UploadedFile
+{
+    $image = imagecreatetruecolor($width, $height);
+    for ($y = 0; $y < $height; $y++) {
+        for ($x = 0; $x < $width; $x++) {
+            $v = max(0, min(255, (int) $grey($x, $y)));
+            imagesetpixel($image, $x, $y, $v << 16 | $v << 8 | $v);
+        }
+    }
+    ob_start();
+    imagepng($image);
+
+    return PictureFile::of('greys.png', (string) ob_get_clean());
+}
+
+/** A scene of a grainy ground with a smooth subject over it; its address, and the ids of both. */
+function airyScene(): array
+{
+    $scene = test()->postJson('/api/scenes', ['file' => greys(260, 220, static fn (int $x, int $y): int => 110 + crc32("{$x} {$y}") % 41)])->assertCreated()->json();
+    $url = "/api/scenes/{$scene['id']}";
+    $strips = test()->postJson("{$url}/plates", ['file' => greys(100, 100, static fn (int $x, int $y): int => 140 + ($x + $y) % 2), 'at' => [130, 110]])->assertSuccessful()->json('strips');
+
+    return [$url, $strips[0]['id'], $strips[1]['id']];
+}
+
+function gesture(string $url, string $name, array $asked): Illuminate\Testing\TestResponse
+{
+    return test()->postJson("{$url}/gestures/{$name}", $asked);
+}
+
+it('brings the rest along a light: a group of ordinary strips under it, in one step', function (): void {
+    [$url] = airyScene();
+    $strips = gesture($url, 'add-strip', ['kind' => 'spot', 'centre' => [100, 80], 'span' => 200])->assertOk()->json('strips');
+    $light = $strips[count($strips) - 1];
+    gesture($url, 'change-strip', ['strip' => $light['id'], 'revision' => $light['revision'], 'values' => ['colour' => ['swatch' => '#ff8030']]])->assertOk();
+    $after = gesture($url, 'bring-along', ['strip' => $light['id']])->assertOk()->json('strips');
+    $at = array_search($light['id'], array_column($after, 'id'), true);
+    $group = $after[$at - 1];
+    expect($group['kind'])->toBe('group')->and($group['name'])->toContain('Rest along')->and(array_column($group['strips'], 'kind'))->toBe(['curve', 'warmth'])
+        ->and($group['strips'][1]['values']['colour'])->toBe(['swatch' => '#ff8030']);
+    $undone = test()->postJson("{$url}/undo")->assertSuccessful()->json('strips') ?? test()->getJson($url)->json('strips');
+    expect(array_column($undone, 'kind'))->not->toContain('group');
+});
+
+it('brings nothing along a plate', function (): void {
+    [$url, $ground] = airyScene();
+    gesture($url, 'bring-along', ['strip' => $ground])->assertStatus(422)->assertJsonFragment(['message' => 'The rest is brought along toward a light: choose one.']);
+});
+
+it('confines what is meant for a plate to the chosen one', function (): void {
+    [$url, , $subject] = airyScene();
+    foreach (['match' => $subject, 'grain' => $subject, 'curve' => null] as $kind => $to) {
+        $strips = gesture($url, 'add-strip', ['kind' => $kind, 'centre' => [100, 80], 'span' => 200, 'above' => $subject])->assertOk()->json('strips');
+        expect(array_column($strips, null, 'kind')[$kind]['confinedTo'] ?? null)->toBe($to);
+    }
+});
+
+it('gives a plate the grain of what lies around it, once', function (): void {
+    [$url, , $subject] = airyScene();
+    $strips = gesture($url, 'grain-alike', ['strip' => $subject])->assertOk()->json('strips');
+    $grain = array_column($strips, null, 'kind')['grain'];
+    // even numbers from 0 to 40 deviate by 11.8 of 255
+    expect($grain['confinedTo'])->toBe($subject)->and($grain['values']['coarse'])->toBeLessThan(0.3)->and($grain['values']['strength'] / 1000)->toEqualWithDelta(11.8 / 255, 0.006);
+    expect(gesture($url, 'grain-alike', ['strip' => $subject])->assertStatus(422)->json('message'))->toContain('as grainy');
+});

@@ -15,6 +15,7 @@ use App\Http\Controllers\PlateController;
 use App\Http\Controllers\RampController;
 use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\SceneController;
+use App\Http\Controllers\ScopeController;
 use App\Http\Controllers\SphereController;
 use App\Http\Controllers\TipController;
 use App\Http\Controllers\ToneController;
@@ -77,6 +78,8 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
             Route::post('contributions', [PictureController::class, 'contributions']);
             Route::post('colour', ColourController::class);
             Route::post('tones', ToneController::class);
+            Route::post('scopes', [ScopeController::class, 'counts']);
+            Route::post('values', [ScopeController::class, 'values']);
             Route::post('plates-at', [PlateController::class, 'at']);
             Route::post('plates/{strip}/edge', [PlateController::class, 'edge']);
             Route::post('sources/{source}/consequence', ConsequenceController::class)->where('source', '[A-Za-z0-9_-]{1,40}');

@@ -78,6 +78,12 @@ final class Painter
         if ($request->kind === RenderRequest::TONES) {
             return new PaintedReply(0, 0, 0, [], json_encode($this->renderer->tones($scene, $window, $request->strips[0] ?? '', ($request->strips[1] ?? '') === ToneLimits::ITSELF), JSON_THROW_ON_ERROR));
         }
+        if ($request->kind === RenderRequest::SCOPES) {
+            return new PaintedReply(0, 0, 0, [], json_encode($this->renderer->scopes($scene, $window, $request->strips[0] ?? null), JSON_THROW_ON_ERROR));
+        }
+        if ($request->kind === RenderRequest::VALUES) {
+            return new PaintedReply(0, 0, 0, [], json_encode($this->renderer->patch($scene, $window), JSON_THROW_ON_ERROR));
+        }
         if ($request->kind === RenderRequest::GRAIN) {
             $grain = (new BesideStudy($this->renderer))->grain($scene, $request->strips[0] ?? '');
 

@@ -37,6 +37,12 @@ final readonly class RenderRequest
     /** How many pixels of each tone there are below the strip that is named first, or in itself, as the second says; as JSON. */
     public const TONES = 'tones';
 
+    /** What scopes draw of the window, of one strip by itself where one is named; as JSON. */
+    public const SCOPES = 'scopes';
+
+    /** The mean colour of a window after and before it was lit; as JSON. */
+    public const VALUES = 'values';
+
     /** The grain of the plate that is named first, and of what lies around it; as JSON. */
     public const GRAIN = 'grain';
 

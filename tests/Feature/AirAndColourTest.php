@@ -74,3 +74,15 @@ it('gives a plate the grain of what lies around it, once', function (): void {
     expect($grain['confinedTo'])->toBe($subject)->and($grain['values']['coarse'])->toBeLessThan(0.3)->and($grain['values']['strength'] / 1000)->toEqualWithDelta(11.8 / 255, 0.006);
     expect(gesture($url, 'grain-alike', ['strip' => $subject])->assertStatus(422)->json('message'))->toContain('as grainy');
 });
+
+it('answers scopes and the values under the pointer, and refuses what is no place', function (): void {
+    [$url, $ground] = airyScene();
+    $found = test()->postJson("{$url}/scopes", ['strip' => null, 'view' => 'v', 'number' => 1, 'window' => [0, 0, 260, 220]])->assertOk()->json('found');
+    expect(array_sum($found['luma']))->toBeGreaterThan(20_000)->and($found['brightest'])->toHaveCount(3);
+    expect(test()->postJson("{$url}/scopes", ['strip' => $ground, 'view' => 'v', 'number' => 2, 'window' => [0, 0, 260, 220]])->assertOk()->json('found.clipped'))->toBeLessThan(0.01);
+    $values = test()->postJson("{$url}/values", ['at' => [130, 110], 'width' => 5, 'view' => 'v', 'number' => 3])->assertOk()->json('found');
+    expect($values['after'][0])->toEqualWithDelta(140.5 / 255, 0.01)->and($values['before'])->toEqualWithDelta($values['after'], 1e-6);
+    test()->postJson("{$url}/values", ['at' => ['x', 1], 'view' => 'v', 'number' => 4])->assertStatus(422);
+    test()->postJson("{$url}/scopes", ['view' => 'v', 'number' => 5, 'window' => [0, 0, -4, 220]])->assertStatus(422);
+    test()->postJson("{$url}/scopes", ['strip' => 'nobody', 'view' => 'v', 'number' => 6, 'window' => [0, 0, 260, 220]])->assertStatus(422);
+});

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
+use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
@@ -133,6 +134,52 @@ final class Renderer
         [, $bytes] = $this->run($this->planner($lit, $window)->picture($strips, 8), $window, self::FORMATS[8]);
 
         return Tones::counted($bytes['out']);
+    }
+
+    /**
+     * What scopes draw of the picture, or of one strip by itself.
+     *
+     * @return array<string, mixed> as {@see ScopeCounts}
+     *
+     * @throws SceneError when there is no such strip
+     */
+    public function scopes(Scene $scene, Window $window, ?string $id): array
+    {
+        $shown = $scene;
+        if ($id !== null) {
+            $strip = $scene->find($id) ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+            $shown = $scene->with([$strip->byItself()]);
+        }
+        $picture = $this->picture($shown, $window);
+
+        return ScopeCounts::of($picture->bytes, $picture->columns, $picture->rows);
+    }
+
+    /**
+     * The mean colour of a patch, and what it was before anything was lit.
+     *
+     * @return array{after: array{float, float, float, float}|null, before: array{float, float, float, float}|null} encoded, and their luma; null where nothing is there
+     */
+    public function patch(Scene $scene, Window $window): array
+    {
+        $plates = array_values(array_map(static fn (Strip $strip): Strip => $strip->byItself()->masked($strip->cutOut()), array_filter($scene->everyStrip(), static fn (Strip $strip): bool => $strip->kind instanceof Pictured && ! $strip->muted)));
+        $mean = function (Scene $scene) use ($window): ?array {
+            /** @var array<int, int> $values */
+            $values = unpack('n*', $this->picture($scene, $window, 16)->bytes) ?: [];
+            $sums = [0, 0, 0];
+            $weight = 0;
+            for ($at = 1; $at < count($values); $at += 4) {
+                $weight += $values[$at + 3];
+                foreach ([0, 1, 2] as $channel) {
+                    $sums[$channel] += $values[$at + 3] * $values[$at + $channel];
+                }
+            }
+            [$red, $green, $blue] = array_map(static fn (int $sum): float => $sum / max(1, $weight) / 65535, $sums);
+
+            return $weight > 0 ? [$red, $green, $blue, Luma::of($red, $green, $blue)] : null;
+        };
+
+        return ['after' => $mean($scene), 'before' => $mean($scene->with($plates))];
     }
 
     /**

@@ -1,4 +1,4 @@
-import type { Changes, ColourStop, Export, KeptRamp, KeptTip, Noticed, Outlines, Point, Reading, Scene, SceneCard, StageLines, Stop, ToneStop, Values } from './types';
+import type { Changes, ColourStop, Export, KeptRamp, KeptTip, Noticed, Outlines, PlaceValues, Point, Reading, Scene, SceneCard, ScopeCounts, StageLines, Stop, ToneStop, Values } from './types';
 
 /** Something that the server would not do, in its words. */
 export class Refused extends Error {
@@ -238,6 +238,9 @@ export const api = {
     colour: (id: string, of: { at?: Point; width?: number; plate?: string }) => json<{ swatch: string; band: string }>('POST', `scenes/${id}/colour`, of),
     /** How many pixels of each tone there are below a strip, or in itself, in what is looked at; null when a newer question came before the answer. */
     tones: (id: string, of: { strip: string; of: string; view: string; number: number; window: number[] }) => json<{ counts: number[] | null }>('POST', `scenes/${id}/tones`, of).then((reply) => reply.counts),
+    /** What scopes draw of what is looked at, or of a strip by itself; null when a newer question came before the answer. */
+    scopes: (id: string, of: { strip: string | null; view: string; number: number; window: number[] }) => json<{ found: ScopeCounts | null }>('POST', `scenes/${id}/scopes`, of).then((reply) => reply.found),
+    values: (id: string, of: { at: Point; width: number; view: string; number: number }) => json<{ found: PlaceValues | null }>('POST', `scenes/${id}/values`, of).then((reply) => reply.found),
     /** The outline of a plate as it is cut out, in pixels of its picture. */
     outline: (id: string, strip: string) => json<{ rings: Point[][] }>('GET', `scenes/${id}/plates/${strip}/outline`).then((reply) => reply.rings),
     /** The plates that are seen at a place, the foremost first. */

@@ -60,6 +60,12 @@ export type Bend = { at: Point; by: Point };
 
 export type Value = number | string | boolean | null | Point | Colour | Stop[] | ToneStop[] | ColourStop[] | Shell[] | Point[] | Node[] | Stroke[] | Cut[] | Bend[] | string[] | FoundBearing | Floor | Wall[] | Shifts | Bands;
 
+/** What scopes draw: counts by class of tone, by place across and tone, by Oklab's b and a; shares; place 0..1 and luma of the brightest spot. */
+export type ScopeCounts = { luma: number[]; red: number[]; green: number[]; blue: number[]; wave: number[][]; chroma: number[][]; clipped: number; black: number; brightest: [number, number, number] | null };
+
+/** The colour of a place and its luma, encoded 0..1, as it is seen and as it was before anything was lit. */
+export type PlaceValues = Record<'after' | 'before', [number, number, number, number] | null>;
+
 /** Red, green and blue, -100..100. */
 export type Shift = [number, number, number];
 

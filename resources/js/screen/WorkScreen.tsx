@@ -119,6 +119,7 @@ function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
 
 function TopBar({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
     const before = useWork((state) => state.before);
+    const scope = useWork((state) => state.scope);
     return (
         <header className="flex h-10 shrink-0 items-center gap-2 bg-bar pr-3 pl-1">
             <button aria-label="To the scenes" className="rounded-sm p-2 text-quiet hover:text-ink" onClick={() => go('/')}>
@@ -138,6 +139,9 @@ function TopBar({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
                 <IconButton label="Keys" keys="?" onPress={() => work.keys(true)}>
                     <Keyboard size={15} />
                 </IconButton>
+                <button aria-pressed={scope !== null} title="Tones, waveform and colours of what is looked at, and the values under the pointer" className={`rounded-md px-2.5 py-1 ${scope !== null ? 'bg-raised text-ink' : 'text-quiet hover:text-ink'}`} onClick={() => work.scope(scope === null ? 'tones' : null)}>
+                    Scope
+                </button>
                 <button
                     aria-pressed={before}
                     title="Hold to see the plates before anything was lit (B)"

@@ -1,7 +1,7 @@
 import type { Ground, Point } from '../api/types';
 import { set, useWork } from './slice';
 import { arrange } from './arranging';
-import type { BrushSettings, Drawing, Marking, Paints, Picking, PickSettings, Placing, Tool } from './state';
+import type { BrushSettings, Drawing, Marking, Paints, Picking, PickSettings, Placing, Scoped, Tool } from './state';
 
 const ON: Record<Ground, Paints> = { scene: 'falloff', plate: 'rough cut', emitter: 'what shines' };
 
@@ -22,6 +22,9 @@ export const choosing = {
     takeTool: (tool: Tool) => set({ tool, drawing: null, placing: null, marking: null, picking: null }),
     /** The next press on the picture picks the colour of a light, or no longer. */
     pickColour: (picking: Picking) => set({ picking, placing: null, marking: null, drawing: null, tool: 'move' }),
+    /** A scope is opened, changed, or put away. */
+    scope: (scope: Scoped) => set({ scope }),
+    scopeOf: (scopeOfStrip: boolean) => set({ scopeOfStrip }),
     /** The family of hues that was picked. */
     chooseBand: (band: string | null) => set({ band }),
     /** The next press on the picture places something new; null gives it up. */

@@ -18,6 +18,9 @@ export type Seeing = 'colours' | 'values' | 'clipping' | 'alone' | 'alone in gre
 /** What is picked on the picture: the colour of a light, the tone that a strip acts on, a tone of a curve, or a family of hues. */
 export type Picking = { thing: string; parameter: string } | { tones: string } | { curve: string; parameter: string } | { bands: string } | null;
 
+/** What a scope draws; null while there is none. */
+export type Scoped = 'tones' | 'waveform' | 'chroma' | null;
+
 /** A line that is to be drawn on the chosen plate. */
 export type Drawing = 'horizon' | 'shadow line' | null;
 
@@ -120,6 +123,9 @@ export type Work = Arrangement & {
     clean: boolean;
     keysOpen: boolean;
     exportOpen: boolean;
+    scope: Scoped;
+    /** Whether it draws the chosen strip by itself. */
+    scopeOfStrip: boolean;
 };
 
 export const fresh: Work = {
@@ -173,4 +179,6 @@ export const fresh: Work = {
     clean: false,
     keysOpen: false,
     exportOpen: false,
+    scope: null,
+    scopeOfStrip: false,
 };

@@ -10,6 +10,7 @@ import { nudged } from '../session/nudge';
 import { sourceName, sourceOf } from '../session/things';
 import { useWork, work, type Seeing } from '../session/store';
 import { lensOf, panned, toScene, toView as toViewPlace, zoomedAt, type Size } from '../session/camera';
+import { Scope } from '../scope/Scope';
 import { Handles } from './handles/Handles';
 import { ToolLayer } from './tools/ToolLayer';
 import { paint } from './paint';
@@ -229,6 +230,7 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
                 <canvas ref={canvas} className="absolute inset-0 h-full w-full" data-testid="picture" />
                 {!clean && (tool === 'move' || tool === 'pan') && drawing === null && <Handles scene={scene} lens={lens} view={view} gestures={gestures} passive={pans} />}
                 {!clean && !pans && <ToolLayer scene={scene} lens={lens} view={view} gestures={gestures} />}
+                <Scope scene={scene} lens={lens} size={view} />
                 <Seen factor={shown?.head.factors?.[0] ?? 1} clipped={shown?.head.clipped ?? 0} />
                 {(isLate || progress !== null) && problem === null && (
                     <p role="status" className="pointer-events-none absolute bottom-2 left-2 rounded-sm bg-well/80 px-2 text-quiet">

@@ -1,0 +1,187 @@
+import { expect, test, type Page } from '@playwright/test';
+import { addSpot, dragHandle, drop, newScene, onScreen, pngOf, settled, shownAt, unfold, written } from './help';
+
+/** Tones from black on the left to white on the right. */
+const wedge = pngOf(320, 200, (x) => [Math.floor((x * 255) / 319), Math.floor((x * 255) / 319), Math.floor((x * 255) / 319)]);
+
+/** An orange half and a blue one, not too rich. */
+const halves = pngOf(320, 200, (x) => (x < 160 ? [190, 120, 70] : [30, 90, 220]));
+
+type Values = Record<string, unknown>;
+
+const valuesOf = async (page: Page, scene: string, kind: string) =>
+    ((await (await page.request.get(`/api/scenes/${scene}`)).json()) as { strips: { kind: string; values: Values; confinedTo?: string; id: string; name: string }[] }).strips.find((strip) => strip.kind === kind)!;
+
+const add = async (page: Page, name: RegExp) => {
+    await page.getByRole('button', { name: 'Add a strip' }).click();
+    await page.getByRole('button', { name }).first().click();
+    await settled(page);
+};
+
+const at = async (page: Page, x: number, y = 100) => shownAt(page, ...(await onScreen(page, [x, y])));
+
+/** Drags on the picture, between places of the scene, by so much on the screen. */
+async function pull(page: Page, from: [number, number], [dx, dy]: [number, number]): Promise<void> {
+    const [x, y] = await onScreen(page, from);
+    const box = (await page.locator('[data-view]').boundingBox())!;
+    await written(page, async () => {
+        await page.mouse.move(box.x + x, box.y + y);
+        await page.mouse.down();
+        await page.mouse.move(box.x + x + dx, box.y + y + dy, { steps: 8 });
+        await page.waitForTimeout(400);
+        await page.mouse.up();
+    });
+}
+
+test('a curve: a thread is drawn to another tone, a tone picked on the picture and dragged up, keys, and all of it taken back', async ({ page }) => {
+    const scene = await newScene(page, wedge);
+    await add(page, /^Curve/);
+    const reset = page.getByRole('button', { name: 'Reset tones' });
+    await written(page, () => reset.click());
+    await settled(page);
+    expect((await at(page, 160))[0]).toBeGreaterThan(118);
+    const box = (await page.getByTestId('curve all').boundingBox())!;
+    // a new thread is hung at the middle, and its lower end drawn to the right: the middle becomes brighter
+    await written(page, async () => {
+        await page.mouse.move(box.x + 0.5 * box.width, box.y + 10);
+        await page.mouse.down();
+        await page.mouse.move(box.x + 0.7 * box.width, box.y + 12, { steps: 6 });
+        await page.mouse.up();
+    });
+    await settled(page);
+    const points = (await valuesOf(page, scene, 'curve')).values.all as [number, number][];
+    expect(points).toHaveLength(3);
+    expect(points[1]![0]).toBeCloseTo(0.5, 1);
+    expect(points[1]![1]).toBeCloseTo(0.7, 1);
+    expect((await at(page, 160))[0]).toBeGreaterThan(165);
+    // by keys: the lower end of the thread
+    await written(page, () => page.getByRole('slider', { name: 'Tones, thread 2 after' }).press('Shift+ArrowLeft'));
+    expect(((await valuesOf(page, scene, 'curve')).values.all as [number, number][])[1]![1]).toBeCloseTo(points[1]![1] - 0.05, 2);
+    // a dark tone is picked on the picture and dragged up: it becomes brighter just there
+    await page.getByRole('button', { name: 'Pick a tone' }).first().click();
+    const dark = (await at(page, 48))[0];
+    await pull(page, [48, 100], [0, -60]);
+    await page.keyboard.press('Escape');
+    await settled(page);
+    expect((await valuesOf(page, scene, 'curve')).values.all).toHaveLength(4);
+    expect((await at(page, 48))[0]).toBeGreaterThan(dark + 25);
+    // and taken out again by Delete, then the whole undone
+    await written(page, () => page.getByRole('slider', { name: 'Tones, thread 2 after' }).press('Delete'));
+    expect((await valuesOf(page, scene, 'curve')).values.all).toHaveLength(3);
+    for (let n = 0; n < 5; n++) {
+        await page.getByRole('button', { name: /^Undo/ }).click();
+        await settled(page);
+    }
+    expect((await valuesOf(page, scene, 'curve')).values.all).toEqual([[0, 0], [0.25, 0.2], [0.7, 0.75], [1, 1]]);
+});
+
+test('balance: three dots on one plane; hues picked on the picture, turned and calmed', async ({ page }) => {
+    const scene = await newScene(page, halves);
+    await add(page, /^Balance/);
+    await written(page, () => page.getByRole('button', { name: 'Reset colours' }).click());
+    await settled(page);
+    const before = await at(page, 80);
+    const mids = page.getByRole('slider', { name: 'Mids' });
+    const box = (await page.getByTestId('shifts').boundingBox())!;
+    await mids.focus();
+    await written(page, async () => {
+        await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+        await page.mouse.down();
+        await page.mouse.move(box.x + 0.85 * box.width, box.y + box.height / 2, { steps: 6 });
+        await page.mouse.up();
+    });
+    await settled(page);
+    expect(((await valuesOf(page, scene, 'balance')).values.shifts as { mids: number[] }).mids[0]).toBeGreaterThan(30);
+    expect((await at(page, 80))[0]).toBeGreaterThan(before[0] + 8);
+    await expect(mids).toHaveAttribute('aria-valuetext', /toward red/);
+    const far = ((await valuesOf(page, scene, 'balance')).values.shifts as { mids: number[] }).mids[0]!;
+    await mids.focus();
+    await written(page, () => mids.press('Shift+ArrowLeft'));
+    expect(((await valuesOf(page, scene, 'balance')).values.shifts as { mids: number[] }).mids[0]).toBeLessThan(far);
+
+    await add(page, /^Hue bands/);
+    await page.getByRole('button', { name: 'Pick a hue' }).click();
+    const [x, y] = await onScreen(page, [240, 100]);
+    const view = (await page.locator('[data-view]').boundingBox())!;
+    await page.mouse.click(view.x + x, view.y + y);
+    await expect(page.getByRole('radio', { name: /^blue/ })).toHaveAttribute('aria-checked', 'true');
+    const [orange, blue] = [await at(page, 80), await at(page, 240)];
+    await written(page, async () => {
+        await page.getByLabel('Richness').first().fill('0');
+        await page.getByLabel('Richness').first().press('Enter');
+    });
+    await settled(page);
+    const [r, , b] = await at(page, 240);
+    expect(b - r).toBeLessThan(0.6 * (blue[2] - blue[0]));
+    // the orange stays
+    expect(Math.abs((await at(page, 80))[0] - orange[0])).toBeLessThan(4);
+});
+
+test('smoke hangs in a light, is drawn out by its handles, and the scope tells what is there', async ({ page }) => {
+    const scene = await newScene(page, pngOf(320, 200, () => [40, 44, 50]));
+    await addSpot(page);
+    await add(page, /^Smoke/);
+    await page.getByLabel('Lit by').selectOption({ label: 'Spot' });
+    await settled(page);
+    expect((await valuesOf(page, scene, 'smoke')).values.lit).toBe((await valuesOf(page, scene, 'spot')).id);
+    const size = (await valuesOf(page, scene, 'smoke')).values.smokeSize as number;
+    await dragHandle(page, 'Size', 0, 40);
+    expect((await valuesOf(page, scene, 'smoke')).values.smokeSize as number).toBeGreaterThan(size + 5);
+    await dragHandle(page, 'Drift and stretch', -20, -60);
+    expect((await valuesOf(page, scene, 'smoke')).values.drift as number).toBeGreaterThan(15);
+
+    await page.getByRole('button', { name: 'Scope', exact: true }).click();
+    const panel = page.getByRole('region', { name: 'Scope' });
+    await expect(panel.getByTestId('brightest place')).toContainText('%');
+    const box = (await page.locator('[data-view]').boundingBox())!;
+    await page.mouse.move(box.x + 80, box.y + box.height - 60);
+    await page.mouse.move(box.x + 90, box.y + box.height - 66, { steps: 3 });
+    await expect(panel.getByTestId('values')).toContainText(/Unlit\s*40\s+44\s+50/);
+    for (const name of ['Waveform', 'Chroma', 'Tones']) {
+        await panel.getByRole('radio', { name }).click();
+        const ink = () => panel.getByTestId('scope').evaluate((canvas: HTMLCanvasElement) => canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height).data.some((value) => value > 60));
+        await expect.poll(ink).toBe(true);
+    }
+    // of the chosen strip by itself
+    await panel.getByRole('radio', { name: 'Smoke' }).click();
+    await expect(panel.getByTestId('brightest place')).toBeHidden();
+    await page.getByRole('button', { name: 'Scope', exact: true }).click();
+    await expect(panel).toBeHidden();
+});
+
+test.setTimeout(90_000);
+
+test('a plate is matched to what lies around it, given its grain, and the rest is brought along a light', async ({ page }) => {
+    const grain = (x: number, y: number) => ((x * 7919 + y * 104729 + ((x * y) % 13) * 31) % 41) - 20;
+    const scene = await newScene(page, pngOf(320, 200, (x, y) => [70 + grain(x, y), 90 + grain(x, y), 140 + grain(x, y)]));
+    const view = (await page.locator('[data-view]').boundingBox())!;
+    await drop(page, page.locator('[data-view]'), 'subject.png', 'image/png', pngOf(110, 110, (x, y) => [200 - ((x + y) % 2), 120, 60]), { x: view.width / 2, y: view.height / 2 });
+    await settled(page);
+    expect((await at(page, 160))[0]).toBeGreaterThan(195);
+    await add(page, /^Match A plate/);
+    const match = await valuesOf(page, scene, 'match');
+    expect(match.confinedTo).toBeDefined();
+    const [r, , b] = await at(page, 160);
+    expect(r).toBeLessThan(170);
+    expect(b).toBeGreaterThan(80);
+    // toward a region: its corners are there to be dragged
+    await page.getByLabel('Toward').selectOption('a region');
+    await settled(page);
+    await dragHandle(page, 'The other corner of the region', 30, 20);
+    // grain, from the plate's own bench
+    await page.locator('[data-strip]').nth(1).click({ position: { x: 40, y: 10 } });
+    await unfold(page, 'Placing');
+    await written(page, () => page.getByRole('button', { name: 'Grain as its neighbours' }).click());
+    await settled(page);
+    expect((await valuesOf(page, scene, 'grain')).values.strength as number).toBeGreaterThan(10);
+    // a light, and the rest with it in a group under it
+    await addSpot(page);
+    await written(page, () => page.getByRole('button', { name: 'Bring the rest along' }).click());
+    await settled(page);
+    const group = (await valuesOf(page, scene, 'group')) as unknown as { name: string; strips: { kind: string }[] };
+    expect(group.name).toContain('Rest along');
+    expect(group.strips.map((strip) => strip.kind)).toEqual(['curve', 'warmth']);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await settled(page);
+    expect(await valuesOf(page, scene, 'group')).toBeUndefined();
+});

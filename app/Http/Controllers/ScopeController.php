@@ -56,7 +56,7 @@ final class ScopeController
     {
         $read = $this->renders->render(
             $this->requests->of($scene, $kind, $window, $scale, $strips),
-            new Ticket(Priority::Contribution, "{$kind} {$scene->id} {$request->string('view')}", $request->integer('number')),
+            new Ticket(Priority::Settled, "{$kind} {$scene->id} {$request->string('view')}", $request->integer('number')),
         );
 
         return new JsonResponse(['found' => $read instanceof PaintedReply ? json_decode($read->bytes, true) : null]);

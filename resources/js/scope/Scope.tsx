@@ -137,7 +137,8 @@ function useValues(scene: Scene, lens: Lens, box: React.RefObject<HTMLDivElement
             const at = next;
             next = null;
             wait = 0;
-            if (at) {
+            // a drag has the processes to itself
+            if (at && !useWork.getState().moving) {
                 api.values(scene.id, { at, width: patch, view, number: ++number }).then(
                     (found) => isThere && found && setValues(found),
                     () => undefined,

@@ -18,7 +18,9 @@ final class GrainAlike extends OfStrip
 
     public function label(Asked $asked): string
     {
-        return 'Grain as its neighbours';
+        $found = FlatScene::fields($asked->found());
+
+        return is_numeric($found['around'] ?? null) ? sprintf('Grain as its neighbours: %.1f of 255', 255 * (float) $found['around']) : 'Grain as its neighbours';
     }
 
     public function find(Asked $asked): mixed
@@ -30,7 +32,9 @@ final class GrainAlike extends OfStrip
             throw new NotPossible('strip', ($own === null ? 'The plate has' : 'What lies around it has').' no part that is flat enough for its grain to be measured.');
         }
 
-        return AlikeGrain::of($own, $around) ?? throw new NotPossible('strip', sprintf('It is as grainy as what lies around it already: %.1f against %.1f of 255.', 255 * $own['sigma'], 255 * $around['sigma']));
+        $strip = AlikeGrain::of($own, $around) ?? throw new NotPossible('strip', sprintf('It is as grainy as what lies around it already: %.1f against %.1f of 255.', 255 * $own['sigma'], 255 * $around['sigma']));
+
+        return ['strip' => $strip, 'around' => $around['sigma']];
     }
 
     public function onto(FlatScene $scene, Asked $asked): FlatScene
@@ -38,6 +42,6 @@ final class GrainAlike extends OfStrip
         $plate = $scene->plate($asked->strip());
         $name = is_string($plate['name'] ?? null) ? mb_substr($plate['name'], 0, 60) : 'plate';
 
-        return $scene->inserted(['id' => FlatScene::newId(), ...FlatScene::fields($asked->found()), 'name' => $scene->freeName("Grain of {$name}"), 'mode' => 'normal', 'amount' => 100, 'muted' => false, 'confinedTo' => $asked->strip(), 'masks' => []], null);
+        return $scene->inserted(['id' => FlatScene::newId(), ...FlatScene::fields(FlatScene::fields($asked->found())['strip'] ?? []), 'name' => $scene->freeName("Grain of {$name}"), 'mode' => 'normal', 'amount' => 100, 'muted' => false, 'confinedTo' => $asked->strip(), 'masks' => []], null);
     }
 }

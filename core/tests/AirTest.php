@@ -255,3 +255,16 @@ it('has no seam between windows, and repeats nowhere within a scene', function (
         expect($differs)->toBeGreaterThan(0.05);
     }
 })->with([['smoke', WAFTS], ['dust', ['specks' => 20000, 'speckSize' => 6, 'farSize' => 3]]]);
+
+it('takes the colour of its source, as dense as it was', function (string $kind, array $values, array $where): void {
+    $scene = static fn (bool $takes): Scene => Scene::read(['aumbrel' => 2, 'title' => 'S', 'size' => [120, 90], 'sources' => [['id' => 'l', 'kind' => 'lamp', 'name' => 'L', 'values' => ['place' => [60, 20], 'colour' => ['swatch' => '#ff8000']]]], 'strips' => [
+        Rendering::plate('p', ['id' => 'p', 'name' => 'P']), ['id' => 'h', 'name' => 'H', 'kind' => $kind, 'mode' => 'normal', 'source' => 'l', 'amount' => 100, 'values' => ['takesColour' => $takes] + $values],
+    ]], Registry::kinds());
+    $renderer = Rendering::renderer(['p' => new Flat(120, 90, static fn (): array => [0, 0, 0])]);
+    $red = static fn (bool $takes): array => array_values(unpack('n*', $renderer->picture($scene($takes), Window::whole(120, 90), 16)->bytes));
+    [$at, [$own, $lit]] = [4 * ($where[1] * 120 + $where[0]), [$red(false), $red(true)]];
+    expect($lit[$at + 2])->toBe(0)->and($own[$at + 2])->toBeGreaterThan(5000)->and($lit[$at] / $lit[$at + 1])->toEqualWithDelta(255 / 128, 0.15);
+})->with([
+    ['haze', ['from' => [0, 0], 'to' => [120, 0], 'stops' => [['offset' => 0, 'colour' => '#8080ff', 'opacity' => 0.8], ['offset' => 1, 'colour' => '#8080ff', 'opacity' => 0.2]]], [20, 40]],
+    ['distance haze', ['visible' => 4, 'colour' => '#8080ff'], [60, 10]],
+]);

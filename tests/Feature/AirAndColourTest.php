@@ -72,6 +72,8 @@ it('gives a plate the grain of what lies around it, once', function (): void {
     $grain = array_column($strips, null, 'kind')['grain'];
     // even numbers from 0 to 40 deviate by 11.8 of 255
     expect($grain['confinedTo'])->toBe($subject)->and($grain['values']['coarse'])->toBeLessThan(0.3)->and($grain['values']['strength'] / 1000)->toEqualWithDelta(11.8 / 255, 0.006);
+    // the number is said where it can be taken back
+    expect(test()->getJson($url)->json('undo'))->toMatch('/^Grain as its neighbours: 1[12]\.\d of 255$/');
     expect(gesture($url, 'grain-alike', ['strip' => $subject])->assertStatus(422)->json('message'))->toContain('as grainy');
 });
 
@@ -85,4 +87,25 @@ it('answers scopes and the values under the pointer, and refuses what is no plac
     test()->postJson("{$url}/values", ['at' => ['x', 1], 'view' => 'v', 'number' => 4])->assertStatus(422);
     test()->postJson("{$url}/scopes", ['view' => 'v', 'number' => 5, 'window' => [0, 0, -4, 220]])->assertStatus(422);
     test()->postJson("{$url}/scopes", ['strip' => 'nobody', 'view' => 'v', 'number' => 6, 'window' => [0, 0, 260, 220]])->assertStatus(422);
+});
+
+it('makes a grade a part of its plate: held with it where that was, one over the other', function (): void {
+    [$url, $ground, $subject] = airyScene();
+    $ids = [];
+    foreach (['curve', 'tint'] as $kind) {
+        $strips = gesture($url, 'add-strip', ['kind' => $kind, 'centre' => [100, 80], 'span' => 200])->assertOk()->json('strips');
+        $strip = array_column($strips, null, 'kind')[$kind];
+        gesture($url, 'part-of-plate', ['strip' => $strip['id']])->assertStatus(422);
+        gesture($url, 'change-strip', ['strip' => $strip['id'], 'revision' => $strip['revision'], 'confinedTo' => $subject])->assertOk();
+        $ids[] = $strip['id'];
+    }
+    foreach ($ids as $id) {
+        $strips = gesture($url, 'part-of-plate', ['strip' => $id])->assertOk()->json('strips');
+    }
+    expect(array_column($strips, 'kind'))->toBe(['plate', 'group'])->and($strips[0]['id'])->toBe($ground)->and($strips[1]['closed'])->toBeTrue()
+        ->and(array_column($strips[1]['strips'], 'id'))->toBe([$subject, ...$ids]);
+    foreach ([1, 2] as $_) {
+        test()->postJson("{$url}/undo")->assertSuccessful();
+    }
+    expect(array_column(test()->getJson($url)->json('strips'), 'kind'))->toBe(['plate', 'plate', 'curve', 'tint']);
 });

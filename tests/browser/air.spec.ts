@@ -176,6 +176,7 @@ test('a plate is matched to what lies around it, given its grain, and the rest i
     expect((await valuesOf(page, scene, 'grain')).values.strength as number).toBeGreaterThan(10);
     // a light, and the rest with it in a group under it
     await addSpot(page);
+    await unfold(page, 'Likeness');
     await written(page, () => page.getByRole('button', { name: 'Bring the rest along' }).click());
     await settled(page);
     const group = (await valuesOf(page, scene, 'group')) as unknown as { name: string; strips: { kind: string }[] };
@@ -184,4 +185,9 @@ test('a plate is matched to what lies around it, given its grain, and the rest i
     await page.getByRole('button', { name: /^Undo/ }).click();
     await settled(page);
     expect(await valuesOf(page, scene, 'group')).toBeUndefined();
+    // what was matched becomes a part of the plate
+    await page.locator('[data-strip][aria-label^="Match"]').click({ position: { x: 40, y: 10 } });
+    await written(page, () => page.getByRole('button', { name: 'Make it part of the plate' }).click());
+    const held = (await valuesOf(page, scene, 'group')) as unknown as { closed: boolean; strips: { kind: string }[] };
+    expect([held.closed, ...held.strips.map((strip) => strip.kind)]).toEqual([true, 'plate', 'match']);
 });

@@ -7,22 +7,28 @@ namespace Aumbrel\Core\Air;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Amount;
+use Aumbrel\Core\Kind\Drive;
+use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Kind\DrivenByValues;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\LaidRamp;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
-use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Ramp\ColourRamp;
+use Aumbrel\Core\Stage\Lamp;
+use Aumbrel\Core\Stage\Sun;
 use Aumbrel\Core\Value\ChoiceValue;
+use Aumbrel\Core\Value\ToggleValue;
 use Aumbrel\Core\Value\Values;
 
 /** A veil of lit air from a side, or round a place: a ramp of colours as they are stored, thickest where it begins. */
-final readonly class Haze implements StripKind
+final readonly class Haze implements Driven
 {
+    use DrivenByValues;
     use Plain;
 
-    private function __construct(private ?LaidRamp $ramp)
+    private function __construct(private ?LaidRamp $ramp, private bool $takesColour)
     {
     }
 
@@ -52,12 +58,24 @@ final readonly class Haze implements StripKind
             ChoiceValue::named('comes', 'Comes as', 'light', [LaidRamp::LINEAR, LaidRamp::RADIAL], LaidRamp::LINEAR)->says('From one side, or round a place'),
             // of one colour from end to end, so that it thins and does not turn
             ...LaidRamp::parameters('comes', ColourRamp::of([0.0, '#b4c3d6', 0.8, 0.5, true], [1.0, '#b4c3d6', 0.0])),
+            ToggleValue::named('takesColour', "In its source's colour", 'source'),
         ];
     }
 
     public static function from(Values $values): self
     {
-        return new self(LaidRamp::from($values, 'comes'));
+        return new self(LaidRamp::from($values, 'comes'), $values->toggle('takesColour'));
+    }
+
+    public static function hangsOn(): array
+    {
+        return [Lamp::class, Sun::class];
+    }
+
+    /** Its stops in the source's colour, as dense as they are. */
+    public function inForce(Drive $drive): array
+    {
+        return $this->ramp === null || ! $this->takesColour ? [] : ['stops' => $this->ramp->ramp->inColour($drive->source->kind->colour()->linear($drive->white)->encoded())->toArray()];
     }
 
     /** From below, where air is thickest. */

@@ -151,11 +151,6 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                             <ValueControl key={parameter.name} scene={scene} strip={strip} parameter={parameter} value={values[parameter.name] ?? null} gestures={gestures} hand={handOf(strip, parameter, gestures)} />
                             ),
                         )}
-                    {at === 0 && light && (
-                        <div className="pt-0.5">
-                            <Action label="Bring the rest along" title="The rest of the picture warmed or cooled toward this light: a group of ordinary strips under it" onPress={() => void gestures.bringAlong(strip.id)} />
-                        </div>
-                    )}
                     {isPlate && section === 'placing' && <PlacingActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'base' && <BaseActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'edge' && <EdgeActions scene={scene} strip={strip} />}
@@ -276,6 +271,11 @@ function Mix({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures:
                     onSet={(plate) => void gestures.change(strip.id, { confinedTo: plate === '' ? null : plate }, 'Confine')}
                 />
             </Told>
+            {strip.confinedTo && (strip.family === 'grade' || strip.family === 'air') && (
+                <div className="pt-0.5">
+                    <Action label="Make it part of the plate" title="Held with the plate in a closed group: whatever lies above takes the plate as it is then" onPress={() => void gestures.partOfPlate(strip.id)} />
+                </div>
+            )}
             <Off scene={scene} strip={strip} gestures={gestures} />
         </Section>
     );

@@ -1,13 +1,14 @@
 import type { Scene, Strip } from '../api/types';
+import { Action } from '../controls/Action';
 import { ChoiceField } from '../controls/ChoiceField';
 import { Section } from '../controls/Section';
 import type { Gestures } from '../session/gestures';
-import { everyStrip } from '../session/strips';
+import { everyStrip, isLight } from '../session/strips';
 import { work } from '../session/store';
 
 const LINE = 'a line';
 
-/** A strip mirrored, or given another one's look: each in one action. */
+/** A strip mirrored, or given another one's look, or the rest of the picture brought along a light: each in one action. */
 export function Likeness({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
     const others = everyStrip(scene.strips).filter((other) => other.id !== strip.id && other.family !== 'group');
     const plates = others.filter((other) => other.family === 'plate');
@@ -31,6 +32,11 @@ export function Likeness({ scene, strip, gestures }: { scene: Scene; strip: Stri
                 }}
             />
             <ChoiceField label="Look of" value="" choices={[{ value: '', label: '…' }, ...others.map((other) => ({ value: other.id, label: other.name }))]} onSet={(from) => from !== '' && void gestures.takeLook(strip.id, from)} />
+            {isLight(strip) && (
+                <div className="pt-0.5">
+                    <Action label="Bring the rest along" title="The rest of the picture warmed or cooled toward this light: a group of ordinary strips under it" onPress={() => void gestures.bringAlong(strip.id)} />
+                </div>
+            )}
         </Section>
     );
 }

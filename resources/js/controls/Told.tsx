@@ -1,12 +1,14 @@
 import type { ReactNode } from 'react';
-import { work } from '../session/store';
+import { useWork, work } from '../session/store';
 
 /** What a control does in light is told, in the row above the desk, while pointer or focus rest on it. */
 export function Told({ says, children }: { says: string; children: ReactNode }) {
-    const tell = () => work.tell(says);
+    const tell = () => useWork.getState().told !== says && work.tell(says);
+    // a pointer that rests where something new comes to stand under it asks for nothing
+    const moves = (event: React.PointerEvent) => (event.movementX !== 0 || event.movementY !== 0) && tell();
     const hush = () => work.tell(null);
     return (
-        <div className="contents" onPointerOver={tell} onPointerOut={hush} onFocus={tell} onBlur={hush}>
+        <div className="contents" onPointerMove={moves} onPointerOut={hush} onFocus={tell} onBlur={hush}>
             {children}
         </div>
     );

@@ -70,6 +70,7 @@ export const StripCard = memo(function StripCard({ strip, picture, folded, isTab
             { label: 'Duplicate', keys: 'D', run: () => void gestures.duplicate(strip.id) },
             { label: strip.locked ? 'Unlock' : 'Lock', run: () => void gestures.change(strip.id, { locked: !strip.locked }, strip.locked ? 'Unlock' : 'Lock') },
             ...(strip.family === 'plate' ? [{ label: 'Cast its shadows', run: () => void gestures.castShadows(strip.id) }] : []),
+            ...(strip.family === 'light' ? [{ label: 'Bring the rest along', run: () => void gestures.bringAlong(strip.id) }] : []),
             { label: 'Delete', keys: 'Delete', run: () => void gestures.remove(strip.id) },
         ],
         [

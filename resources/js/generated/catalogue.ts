@@ -3776,7 +3776,10 @@ export const stripKinds: StripKind[] = [
         "tip": null,
         "splits": false,
         "shines": null,
-        "hangsOn": [],
+        "hangsOn": [
+            "lamp",
+            "sun"
+        ],
         "parameters": [
             {
                 "name": "comes",
@@ -3873,6 +3876,22 @@ export const stripKinds: StripKind[] = [
                 },
                 "whenEmpty": "the bottom of the picture",
                 "says": "Where the last stop of the ramp lies"
+            },
+            {
+                "name": "takesColour",
+                "label": "In its source's colour",
+                "type": "switch",
+                "section": "source",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "It has the colour of its source"
             }
         ]
     },

@@ -117,6 +117,11 @@ export class Gestures {
         return this.add(this.of(strip, 'Bring the rest along', 'bring-along'));
     }
 
+    /** What is confined to a plate becomes a part of it. */
+    async partOfPlate(strip: string): Promise<void> {
+        await this.outbox.put(this.of(strip, 'Make it part of the plate', 'part-of-plate'));
+    }
+
     /** Grain for a plate, as what lies around it has it. */
     grainAlike(strip: string): Promise<void> {
         return this.add(this.of(strip, 'Grain as its neighbours', 'grain-alike'));

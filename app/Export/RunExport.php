@@ -52,11 +52,18 @@ final class RunExport implements ShouldQueue
             if (! $fault instanceof Fault) {
                 report($error);
             }
+            // what is said to have failed has left nothing behind; on a full disk that also makes room for saying so
+            $this->clear($export, $exports);
             $this->markFailed($fault instanceof Fault ? $fault->getMessage() : ExportStopped::interrupted()->getMessage());
         } finally {
-            $exports->endProcesses($export);
-            $exports->discard($export);
+            $this->clear($export, $exports);
         }
+    }
+
+    private function clear(Export $export, Exports $exports): void
+    {
+        $exports->endProcesses($export);
+        $exports->discard($export);
     }
 
     /** When the worker gives it up, for whatever reason. */

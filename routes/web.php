@@ -18,7 +18,6 @@ use App\Http\Controllers\SceneController;
 use App\Http\Controllers\ScopeController;
 use App\Http\Controllers\SphereController;
 use App\Http\Controllers\TipController;
-use App\Http\Controllers\ToneController;
 use App\Http\Middleware\PageSession;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
@@ -77,7 +76,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
             Route::post('masks', [PictureController::class, 'masks']);
             Route::post('contributions', [PictureController::class, 'contributions']);
             Route::post('colour', ColourController::class);
-            Route::post('tones', ToneController::class);
+            Route::post('tones', [ScopeController::class, 'tones']);
             Route::post('scopes', [ScopeController::class, 'counts']);
             Route::post('values', [ScopeController::class, 'values']);
             Route::post('plates-at', [PlateController::class, 'at']);

@@ -52,18 +52,15 @@ final class RunExport implements ShouldQueue
             if (! $fault instanceof Fault) {
                 report($error);
             }
-            // what is said to have failed has left nothing behind; on a full disk that also makes room for saying so
-            $this->clear($export, $exports);
-            $this->markFailed($fault instanceof Fault ? $fault->getMessage() : ExportStopped::interrupted()->getMessage());
+            $problem = $fault instanceof Fault ? $fault->getMessage() : ExportStopped::interrupted()->getMessage();
         } finally {
-            $this->clear($export, $exports);
+            $exports->endProcesses($export);
+            $exports->discard($export);
         }
-    }
-
-    private function clear(Export $export, Exports $exports): void
-    {
-        $exports->endProcesses($export);
-        $exports->discard($export);
+        // what is said to have failed has left nothing behind; on a full disk that also makes room for saying so
+        if (isset($problem)) {
+            $this->markFailed($problem);
+        }
     }
 
     /** When the worker gives it up, for whatever reason. */

@@ -39,7 +39,7 @@ final class BringAlong extends OfStrip
         $colour = LightColour::read($values['colour'] ?? ['kelvin' => 3200], 'colour');
         $group = FlatScene::newId();
         $name = mb_substr($light->name, 0, 60);
-        $scene = $scene->insertedUnder(['id' => $group, 'kind' => 'group', 'name' => $scene->freeName("Rest along {$name}"), 'mode' => 'normal', 'amount' => 100, 'muted' => false, 'values' => [], 'masks' => []], $id);
+        $scene = $scene->insertedUnder($scene->newGroup($group, "Rest along {$name}"), $id);
         foreach (Along::strips($colour) as $strip) {
             // one that hangs on the light's source goes on with it
             $hangs = is_subclass_of(Registry::kinds()->strip($strip['kind'], 'kind'), Driven::class) && $light->source !== null ? ['source' => $light->source] : [];

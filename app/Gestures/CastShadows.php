@@ -38,7 +38,7 @@ final class CastShadows extends OfStrip
         }
         $group = FlatScene::newId();
         $name = is_string($scene->strip($plate)['name'] ?? null) ? mb_substr($scene->strip($plate)['name'], 0, 60) : 'plate';
-        $scene = $scene->insertedUnder(['id' => $group, 'kind' => 'group', 'name' => $scene->freeName("Shadows of {$name}"), 'mode' => 'normal', 'amount' => 100, 'muted' => false, 'values' => [], 'masks' => []], $plate);
+        $scene = $scene->insertedUnder($scene->newGroup($group, "Shadows of {$name}"), $plate);
         foreach ($shadows as $shadow) {
             $scene = $scene->insertedInto(Belonging::strip(FlatScene::newId(), $shadow, $scene, $shadow->source), $group);
         }

@@ -54,7 +54,7 @@ final class HoldTogether extends Gesture
 
         return $scene->with([
             'order' => array_values(array_filter($order, static fn (?array $place): bool => $place !== null)),
-            'strips' => [$group => ['id' => $group, 'kind' => 'group', 'name' => $scene->freeName('Group'), 'mode' => 'normal', 'amount' => 100, 'muted' => false, 'values' => [], 'masks' => []]],
+            'strips' => [$group => $scene->newGroup($group, 'Group')],
         ]);
     }
 }

@@ -46,7 +46,7 @@ final class PartOfPlate extends OfStrip
 
         return $scene->with([
             'order' => $order,
-            'strips' => $holder === null ? [$group => ['id' => $group, 'kind' => 'group', 'name' => $scene->freeName($name), 'mode' => 'normal', 'amount' => 100, 'muted' => false, 'closed' => true, 'values' => [], 'masks' => []]] : [],
+            'strips' => $holder === null ? [$group => ['closed' => true, ...$scene->newGroup($group, $name)]] : [],
         ]);
     }
 

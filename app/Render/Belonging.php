@@ -56,7 +56,7 @@ final readonly class Belonging
         $group = FlatScene::newId();
         $name = is_string($lamp['name'] ?? null) ? mb_substr($lamp['name'], 0, 60) : 'source';
         $order = [...$scene->order, [$group, null]];
-        $strips = [$group => ['id' => $group, 'kind' => 'group', 'name' => $scene->freeName("Light of {$name}"), 'mode' => 'normal', 'amount' => 100, 'muted' => false, 'values' => [], 'masks' => []]];
+        $strips = [$group => $scene->newGroup($group, "Light of {$name}")];
         foreach ($proposals as $proposal) {
             $id = $named === null ? FlatScene::newId() : $named($proposal);
             $order[] = [$id, $group];

@@ -254,6 +254,16 @@ final readonly class FlatScene
     }
 
     /**
+     * An open group with nothing in it yet.
+     *
+     * @return array<string, mixed> a strip
+     */
+    public function newGroup(string $id, string $name): array
+    {
+        return ['id' => $id, 'kind' => 'group', 'name' => $this->freeName($name), 'mode' => 'normal', 'amount' => 100, 'muted' => false, 'values' => [], 'masks' => []];
+    }
+
+    /**
      * With a new strip in a group, on top of what that holds.
      *
      * @param  array<string, mixed>  $strip

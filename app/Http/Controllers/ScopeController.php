@@ -11,10 +11,11 @@ use App\Render\Pool\Ticket;
 use App\Render\RenderRequest;
 use App\Render\RenderRequests;
 use App\Render\RenderService;
+use Aumbrel\Core\Scene\ToneLimits;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** What scopes draw of what is looked at, and the values under the pointer; null when a newer question came before the answer. */
+/** What scopes and tone limits draw of what is looked at, and the values under the pointer; null when a newer question came before the answer. */
 final class ScopeController
 {
     /** So many pixels tell enough. */
@@ -26,16 +27,20 @@ final class ScopeController
     {
     }
 
+    /** What scopes draw of the picture, or of a strip. */
     public function counts(Request $request, Scene $scene): JsonResponse
     {
-        $request->validate([
-            'strip' => 'sometimes|nullable|string|max:40', 'view' => 'required|string|max:64', 'number' => 'required|integer|min:0',
-            'window' => 'required|array|list|size:4', 'window.0' => 'numeric|between:-1000000,1000000', 'window.1' => 'numeric|between:-1000000,1000000', 'window.2' => 'numeric|between:0.5,1000000', 'window.3' => 'numeric|between:0.5,1000000',
-        ]);
-        $window = [$request->float('window.0'), $request->float('window.1'), $request->float('window.2'), $request->float('window.3')];
-        $strip = $request->filled('strip') ? [(string) $request->string('strip')] : [];
+        $request->validate(['strip' => 'sometimes|nullable|string|max:40']);
 
-        return $this->answer($request, $scene, RenderRequest::SCOPES, $window, min(1.0, sqrt(self::ENOUGH / ($window[2] * $window[3]))), $strip);
+        return new JsonResponse(['found' => $this->counted($request, $scene, RenderRequest::SCOPES, $request->filled('strip') ? [(string) $request->string('strip')] : [], Priority::Settled)]);
+    }
+
+    /** The tones that a strip's limits go by: how many pixels of each there are in what is looked at. */
+    public function tones(Request $request, Scene $scene): JsonResponse
+    {
+        $request->validate(['strip' => 'required|string|max:40', 'of' => 'required|in:'.ToneLimits::BELOW.','.ToneLimits::ITSELF]);
+
+        return new JsonResponse(['counts' => $this->counted($request, $scene, RenderRequest::TONES, [(string) $request->string('strip'), (string) $request->string('of')], Priority::Contribution)]);
     }
 
     public function values(Request $request, Scene $scene): JsonResponse
@@ -45,20 +50,36 @@ final class ScopeController
         ]);
         $width = (float) $request->integer('width', 1);
 
-        return $this->answer($request, $scene, RenderRequest::VALUES, [floor($request->float('at.0')) - floor($width / 2), floor($request->float('at.1')) - floor($width / 2), $width, $width], 1.0, []);
+        return new JsonResponse(['found' => $this->answer($request, $scene, RenderRequest::VALUES, [floor($request->float('at.0')) - floor($width / 2), floor($request->float('at.1')) - floor($width / 2), $width, $width], 1.0, [], Priority::Settled)]);
+    }
+
+    /**
+     * What is counted in the window that is looked at.
+     *
+     * @param  list<string>  $strips
+     */
+    private function counted(Request $request, Scene $scene, string $kind, array $strips, Priority $priority): mixed
+    {
+        $request->validate([
+            'view' => 'required|string|max:64', 'number' => 'required|integer|min:0',
+            'window' => 'required|array|list|size:4', 'window.0' => 'numeric|between:-1000000,1000000', 'window.1' => 'numeric|between:-1000000,1000000', 'window.2' => 'numeric|between:0.5,1000000', 'window.3' => 'numeric|between:0.5,1000000',
+        ]);
+        $window = [$request->float('window.0'), $request->float('window.1'), $request->float('window.2'), $request->float('window.3')];
+
+        return $this->answer($request, $scene, $kind, $window, min(1.0, sqrt(self::ENOUGH / ($window[2] * $window[3]))), $strips, $priority);
     }
 
     /**
      * @param  array{float, float, float, float}  $window
      * @param  list<string>  $strips
      */
-    private function answer(Request $request, Scene $scene, string $kind, array $window, float $scale, array $strips): JsonResponse
+    private function answer(Request $request, Scene $scene, string $kind, array $window, float $scale, array $strips, Priority $priority): mixed
     {
         $read = $this->renders->render(
             $this->requests->of($scene, $kind, $window, $scale, $strips),
-            new Ticket(Priority::Settled, "{$kind} {$scene->id} {$request->string('view')}", $request->integer('number')),
+            new Ticket($priority, "{$kind} {$scene->id} {$request->string('view')}", $request->integer('number')),
         );
 
-        return new JsonResponse(['found' => $read instanceof PaintedReply ? json_decode($read->bytes, true) : null]);
+        return $read instanceof PaintedReply ? json_decode($read->bytes, true) : null;
     }
 }

@@ -10,6 +10,9 @@ final class AlikeGrain
     /** How far new grain keeps to the middle tones. */
     private const MIDS = 0.6;
 
+    /** Where grain is weaker than this at most, it is not made up for. */
+    private const LEAST = 0.05;
+
     /** So much more than its own is no difference: it is measured to a tenth. */
     private const ALIKE = 1.12;
 
@@ -28,12 +31,6 @@ final class AlikeGrain
         }
         $added = sqrt($around['sigma'] ** 2 - $own['sigma'] ** 2);
 
-        return ['kind' => Grain::key(), 'values' => ['strength' => round(min(100.0, 100 * $added / (Grain::FULL * self::weight($own['tone']))), 1), 'coarse' => round(min(Grain::COARSEST, $around['size']), 2), 'mids' => 100 * self::MIDS]];
-    }
-
-    /** How strong grain is at a tone, of what it is at most. */
-    private static function weight(float $tone): float
-    {
-        return max(0.05, 1 - self::MIDS + self::MIDS * 4 * $tone * (1 - $tone));
+        return ['kind' => Grain::key(), 'values' => ['strength' => round(min(100.0, 100 * $added / (Grain::FULL * max(self::LEAST, GrainAdded::weight($own['tone'], self::MIDS)))), 1), 'coarse' => round(min(Grain::COARSEST, $around['size']), 2), 'mids' => 100 * self::MIDS]];
     }
 }

@@ -22,11 +22,17 @@ final readonly class GrainAdded implements Grade
     {
     }
 
+    /** How strong it is at a tone 0..1, of what it is at most. */
+    public static function weight(float $tone, float $mids): float
+    {
+        return 1.0 - $mids + 4.0 * $mids * $tone * (1.0 - $tone);
+    }
+
     public function write(KernelWriter $kernel, array $colour): void
     {
         [$tone, $weight, $shared] = array_map($kernel->variable(...), ['tone', 'weight', 'shared']);
         $kernel->inline([Luma::class, 'of'], $colour, $tone);
-        $kernel->line("{$tone} = {$tone} > 1.0 ? 1.0 : {$tone}; {$weight} = {$kernel->number($this->sigma)} * ({$kernel->number(1 - $this->mids)} + {$kernel->number(4 * $this->mids)} * {$tone} * (1.0 - {$tone}));");
+        $kernel->line("{$tone} = {$tone} > 1.0 ? 1.0 : {$tone}; {$weight} = {$kernel->number($this->sigma)} * {$kernel->expression([self::class, 'weight'], [$tone, $kernel->number($this->mids)])};");
         $kernel->line($this->colour < 1.0 ? "{$shared} = {$weight} * {$kernel->number(sqrt(1 - $this->colour))} * {$kernel->plane($this->plane(0))}[\$i];" : "{$shared} = 0.0;");
         foreach ($colour as $at => $channel) {
             $own = $this->colour > 0.0 ? " + {$weight} * {$kernel->number(sqrt($this->colour))} * {$kernel->plane($this->plane($at + 1))}[\$i]" : '';

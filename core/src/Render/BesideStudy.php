@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
-use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
@@ -42,17 +41,11 @@ final readonly class BesideStudy
             throw new SceneError('strip', 'only a plate of which something is there has neighbours');
         }
         $window = $this->window($box, $scene);
-        $bytes = array_values(unpack('n*', $this->renderer->picture($scene, $window, 16)->bytes) ?: []);
-        $luma = $there = [];
-        foreach (range(0, $window->columns * $window->rows - 1) as $at) {
-            /** @var array{int, int, int, int} $pixel */
-            $pixel = [$bytes[4 * $at], $bytes[4 * $at + 1], $bytes[4 * $at + 2], $bytes[4 * $at + 3]];
-            $luma[] = Luma::of($pixel[0], $pixel[1], $pixel[2]) / 65535;
-            $there[] = $pixel[3] / 65535;
-        }
+        $picture = $this->renderer->picture($scene, $window, 16);
+        $luma = $picture->lumas();
         $seen = $this->renderer->sites($scene, $window)->seen($id);
         $plate = $seen === null ? array_fill(0, count($luma), 0.0) : (new Pixels($this->renderer->planes->pixels($seen), $seen->bits()))->alpha();
-        $around = array_map(static fn (float $is, float $covers): float => $is * (1 - $covers), $there, $plate);
+        $around = array_map(static fn (float $is, float $covers): float => $is * (1 - $covers), $picture->alphas(), $plate);
 
         return ['own' => MeasuredGrain::of($luma, $plate, $window->columns, $window->rows), 'around' => MeasuredGrain::of($luma, $around, $window->columns, $window->rows)];
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
-use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\CutOut\Pieces;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
@@ -90,7 +89,7 @@ final readonly class LightStudy
         }
         $window = $site->window();
         $covers = $this->renderer->planes->sample(fn (KernelWriter $kernel): string => $shining->write($kernel, $window), $window);
-        $lumas = self::lumas($this->renderer->picture($scene, $window, 16, $strip->id)->bytes);
+        $lumas = $this->renderer->picture($scene, $window, 16, $strip->id)->lumas();
         [$heart, $weight, $around] = [0.0, 0.0, []];
         foreach ($covers as $at => $cover) {
             $heart += $cover * $cover * $lumas[$at];
@@ -221,18 +220,5 @@ final readonly class LightStudy
         }
 
         return $largest;
-    }
-
-    /** @return list<float> */
-    private static function lumas(string $bytes): array
-    {
-        $lumas = [];
-        /** @var array<int, int> $values */
-        $values = unpack('n*', $bytes);
-        for ($at = 1, $end = count($values); $at < $end; $at += 4) {
-            $lumas[] = Luma::of($values[$at] / 65535, $values[$at + 1] / 65535, $values[$at + 2] / 65535);
-        }
-
-        return $lumas;
     }
 }

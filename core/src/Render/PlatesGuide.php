@@ -6,7 +6,6 @@ namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kind\Guide;
-use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Scene\LookedAt;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
@@ -23,7 +22,7 @@ final readonly class PlatesGuide implements Guide
     /** @param  Closure(Scene, list<Strip>, Window): list<int>  $pixels */
     public function __construct(private Scene $scene, private Closure $pixels)
     {
-        $this->plates = array_values(array_filter($scene->everyStrip(), static fn (Strip $strip): bool => $strip->kind instanceof Pictured && ! $strip->muted));
+        $this->plates = $scene->unlit();
         $this->key = (new LookedAt($scene))->name($this->plates);
     }
 
@@ -34,6 +33,6 @@ final readonly class PlatesGuide implements Guide
 
     public function pixels(Window $window): array
     {
-        return ($this->pixels)($this->scene, array_map(static fn (Strip $plate): Strip => $plate->byItself()->masked($plate->cutOut()), $this->plates), $window);
+        return ($this->pixels)($this->scene, $this->plates, $window);
     }
 }

@@ -162,7 +162,6 @@ final class Renderer
      */
     public function patch(Scene $scene, Window $window): array
     {
-        $plates = array_values(array_map(static fn (Strip $strip): Strip => $strip->byItself()->masked($strip->cutOut()), array_filter($scene->everyStrip(), static fn (Strip $strip): bool => $strip->kind instanceof Pictured && ! $strip->muted)));
         $mean = function (Scene $scene) use ($window): ?array {
             /** @var array<int, int> $values */
             $values = unpack('n*', $this->picture($scene, $window, 16)->bytes) ?: [];
@@ -179,7 +178,7 @@ final class Renderer
             return $weight > 0 ? [$red, $green, $blue, Luma::of($red, $green, $blue)] : null;
         };
 
-        return ['after' => $mean($scene), 'before' => $mean($scene->with($plates))];
+        return ['after' => $mean($scene), 'before' => $mean($scene->with($scene->unlit()))];
     }
 
     /**

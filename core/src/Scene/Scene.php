@@ -127,19 +127,24 @@ final readonly class Scene
     /** @return list<Strip> every strip of the stack that a strip is mixed in: of the innermost closed group that holds it, or of the scene */
     public function besides(string $id): array
     {
-        $strips = $this->strips;
-        for ($open = $strips; $open !== [];) {
-            $holds = null;
-            foreach ($open as $strip) {
-                if ($strip->isGroup() && in_array($id, array_map(static fn (Strip $held): string => $held->id, self::flatten($strip->strips)), true)) {
-                    $holds = $strip;
-                }
+        return self::flatten(self::stackOf($id, $this->strips, $this->strips) ?? $this->strips);
+    }
+
+    /**
+     * @param  list<Strip>  $strips
+     * @param  list<Strip>  $stack  that these are mixed in
+     * @return list<Strip>|null
+     */
+    private static function stackOf(string $id, array $strips, array $stack): ?array
+    {
+        foreach ($strips as $strip) {
+            $found = $strip->id === $id ? $stack : self::stackOf($id, $strip->strips, $strip->closed ? $strip->strips : $stack);
+            if ($found !== null) {
+                return $found;
             }
-            $open = $holds === null ? [] : $holds->strips;
-            $strips = $holds !== null && $holds->closed ? $holds->strips : $strips;
         }
 
-        return self::flatten($strips);
+        return null;
     }
 
     public function find(string $id): ?Strip
@@ -202,6 +207,12 @@ final readonly class Scene
     public function pictures(): array
     {
         return array_values(array_unique(array_merge(...array_map(static fn (Strip $strip): array => $strip->pictures(), $this->everyStrip()))));
+    }
+
+    /** @return list<Strip> the plates that are not muted, each by itself, before anything was lit */
+    public function unlit(): array
+    {
+        return array_values(array_map(static fn (Strip $plate): Strip => $plate->byItself()->masked($plate->cutOut()), array_filter($this->everyStrip(), static fn (Strip $strip): bool => $strip->kind instanceof Pictured && ! $strip->muted)));
     }
 
     /** A plate by its id. */

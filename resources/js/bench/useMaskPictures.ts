@@ -1,12 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import type { Scene, Strip } from '../api/types';
-import { useWork } from '../session/store';
+import { useRests } from '../session/resting';
 import { picturesOf, type Small } from '../ui/smallPictures';
 
 /** What the masks of a strip look like, as small pictures; asked for when the hand rests. */
 export function useMaskPictures(scene: Scene, strip: Strip): Map<string, Small> {
-    const isShown = useWork((state) => !state.moving && state.shownRevision >= scene.revision);
+    const isShown = useRests(scene);
     const query = useQuery({
         queryKey: ['masks', scene.id, strip.id, scene.revision],
         queryFn: async () => {

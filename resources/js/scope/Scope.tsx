@@ -3,7 +3,8 @@ import { useEffect, useRef, useState } from 'react';
 import { api } from '../api/client';
 import type { PlaceValues, Point, Scene, ScopeCounts } from '../api/types';
 import { OneOf } from '../controls/OneOf';
-import { lensOf, toScene, toView, windowOf, type Lens, type Size } from '../session/camera';
+import { toScene, toView, type Lens, type Size } from '../session/camera';
+import { useLookedAt, useRests } from '../session/resting';
 import { useWork, work, type Scoped } from '../session/store';
 import { everyStrip } from '../session/strips';
 import { chroma, tones, waveform } from './draw';
@@ -116,12 +117,9 @@ function Under({ values }: { values: PlaceValues | null }) {
 }
 
 function useCounts(scene: Scene, strip: string | null): { found: ScopeCounts | null; window: [number, number, number, number] } {
-    const camera = useWork((state) => state.camera);
-    const size = useWork((state) => state.view);
-    const isResting = useWork((state) => !state.moving && state.shownRevision >= scene.revision);
-    const { x, y, width, height } = windowOf(lensOf(camera, scene, size), scene, size);
-    const window: [number, number, number, number] = [x, y, width, height];
-    const query = useQuery({ queryKey: ['scopes', scene.id, scene.revision, strip, window], queryFn: async () => ({ found: await api.scopes(scene.id, { strip, view, number: ++number, window }), window }), enabled: isResting && width > 0, staleTime: Infinity, placeholderData: (last) => last });
+    const rests = useRests(scene);
+    const window = useLookedAt(scene);
+    const query = useQuery({ queryKey: ['scopes', scene.id, scene.revision, strip, window], queryFn: async () => ({ found: await api.scopes(scene.id, { strip, view, number: ++number, window }), window }), enabled: rests && window[2] > 0, staleTime: Infinity, placeholderData: (last) => last });
     return query.data ?? { found: null, window };
 }
 

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { api } from '../api/client';
 import type { Reading, Scene } from '../api/types';
+import { useRests } from './resting';
 import { useWork, work } from './store';
 import { sourceName } from './things';
 
@@ -10,7 +11,7 @@ const NONE: Reading[] = [];
 /** All that is noticed: of the scene as the hand has it, and of its picture as it is when the hand rests. */
 function useNoticed(scene: Scene): Reading[] {
     const noticed = useWork((state) => state.noticed);
-    const isShown = useWork((state) => !state.moving && state.shownRevision >= scene.revision);
+    const isShown = useRests(scene);
     const query = useQuery({
         queryKey: ['readings', scene.id, scene.revision],
         queryFn: async () => (await api.readings(scene.id)) ?? NONE,

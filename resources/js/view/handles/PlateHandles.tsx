@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useRests } from '../../session/resting';
 import { useState } from 'react';
 import { api } from '../../api/client';
 import type { Changes, FoundBearing, Point, Scene, StripChange, Values } from '../../api/types';
@@ -189,7 +190,7 @@ function useOutline(scene: Scene, id: string): Point[][] | null {
     const written = everyStrip(scene.strips).find((strip) => strip.id === id);
     const { picture, grow, soften, fillInside } = written?.values ?? {};
     const cut = JSON.stringify([picture, grow, soften, fillInside, written?.masks.filter((mask) => mask.on === 'plate')]);
-    const isShown = useWork((state) => !state.moving && state.shownRevision >= scene.revision);
+    const isShown = useRests(scene);
     const query = useQuery({ queryKey: ['outline', scene.id, id, cut], queryFn: () => api.outline(scene.id, id), enabled: isShown && written !== undefined && !written.locked, staleTime: Infinity, placeholderData: (last) => last });
     return query.data && query.data.length > 0 ? query.data : null;
 }

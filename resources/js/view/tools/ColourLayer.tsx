@@ -1,4 +1,3 @@
-import { useEffect } from 'react';
 import { api } from '../../api/client';
 import { keepColour } from '../../controls/palette';
 import { sayError } from '../../ui/notices';
@@ -7,20 +6,12 @@ import { useWork, work, type Picking } from '../../session/store';
 import { around, meanTone, toneCounts } from '../../session/tones';
 import { placing } from './place';
 import type { LayerProps } from './types';
+import { useEscape } from './useEscape';
 
 /** Picks the colour of a light from the picture, the tone that a strip acts on, or a family of hues: the mean of a patch. */
 export function ColourLayer({ scene, lens, view, gestures, picking }: LayerProps & { picking: Exclude<Picking, null | { curve: string }> }) {
     const patch = useWork((state) => state.pick.patch);
-    useEffect(() => {
-        const onKey = (event: KeyboardEvent) => {
-            if (event.key === 'Escape') {
-                event.stopPropagation();
-                work.pickColour(null);
-            }
-        };
-        window.addEventListener('keydown', onKey, true);
-        return () => window.removeEventListener('keydown', onKey, true);
-    }, []);
+    useEscape(() => (work.pickColour(null), true));
 
     async function onPointerDown(event: React.PointerEvent<SVGSVGElement>) {
         if (event.button !== 0) {

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useRef } from 'react';
 import type { Point, Value } from '../../api/types';
 import { withPoint, withPointAt } from '../../session/curves';
 import { useWork, work } from '../../session/store';
@@ -8,6 +8,7 @@ import { sayError } from '../../ui/notices';
 import { follow } from '../../ui/pointer';
 import { placing } from './place';
 import type { LayerProps } from './types';
+import { useEscape } from './useEscape';
 
 /** So many px up or down are the whole way from black to white. */
 const WHOLE = 300;
@@ -16,16 +17,7 @@ const WHOLE = 300;
 export function CurveLayer({ scene, lens, view, gestures, curve, parameter }: LayerProps & { curve: string; parameter: string }) {
     const patch = useWork((state) => state.pick.patch);
     const isDown = useRef(false);
-    useEffect(() => {
-        const onKey = (event: KeyboardEvent) => {
-            if (event.key === 'Escape' && !isDown.current) {
-                event.stopPropagation();
-                work.pickColour(null);
-            }
-        };
-        window.addEventListener('keydown', onKey, true);
-        return () => window.removeEventListener('keydown', onKey, true);
-    }, []);
+    useEscape(() => !isDown.current && (work.pickColour(null), true));
 
     function onPointerDown(event: React.PointerEvent<SVGSVGElement>) {
         if (event.button !== 0) {

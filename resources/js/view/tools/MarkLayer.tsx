@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { Point, Scene, Wall } from '../../api/types';
 import { follow } from '../../ui/pointer';
 import { mapped } from '../../session/ground';
@@ -9,6 +9,7 @@ import { useWork, work, type Marking } from '../../session/store';
 import { Grip, Line } from '../handles/parts';
 import { placing } from './place';
 import type { LayerProps } from './types';
+import { useEscape } from './useEscape';
 
 /** How far above its foot a new wall reaches, of the scene's height. */
 const NEW_HEIGHT = 0.5;
@@ -22,16 +23,7 @@ export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps &
     const byCorners = marking === 'square' || marking === 'wall';
     const walls = scene.stage.walls ?? [];
 
-    useEffect(() => {
-        const onKey = (event: KeyboardEvent) => {
-            if (event.key === 'Escape') {
-                event.stopPropagation();
-                work.mark(null);
-            }
-        };
-        window.addEventListener('keydown', onKey, true);
-        return () => window.removeEventListener('keydown', onKey, true);
-    }, []);
+    useEscape(() => (work.mark(null), true));
 
     function write(values: Record<string, unknown>, label: string) {
         work.mark(null);

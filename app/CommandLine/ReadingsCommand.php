@@ -6,7 +6,7 @@ namespace App\CommandLine;
 
 use Aumbrel\Core\Reading\Reading;
 use Aumbrel\Core\Reading\Readings;
-use Aumbrel\Core\Render\LightStudy;
+use Aumbrel\Core\Render\SceneStudy;
 
 /** What is noticed in a scene, as a list. */
 final class ReadingsCommand implements Command
@@ -16,7 +16,7 @@ final class ReadingsCommand implements Command
         $arguments = Arguments::read($words, [], []);
         $named = NamedScene::open(count($arguments->plain) === 1 ? $arguments->plain[0] : throw new Problem('readings SCENE'));
         $renderer = $named->renderer();
-        $facts = (new LightStudy($renderer, $named->pictures))->of($named->scene);
+        $facts = (new SceneStudy($renderer, $named->pictures))->of($named->scene);
         $readings = array_map(static fn (Reading $reading): array => $reading->toArray(), (new Readings($named->scene, $renderer->measures(), $facts))->all());
         echo json_encode($readings, JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), "\n";
     }

@@ -5,18 +5,20 @@ declare(strict_types=1);
 namespace App\Gestures;
 
 use App\Faults\NotPossible;
-use App\Render\LightStudies;
+use App\Render\SceneStudies;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneStore;
 use App\Scenes\Seen;
+use Aumbrel\Core\Reading\Addition;
 use Aumbrel\Core\Reading\Mend as Offered;
 use Aumbrel\Core\Reading\Readings;
+use Aumbrel\Core\Reading\SceneFacts;
 use LogicException;
 
 /** Takes a mend that a reading offers. */
 final class Mend extends Gesture
 {
-    public function __construct(private readonly SceneStore $store, private readonly LightStudies $studies)
+    public function __construct(private readonly SceneStore $store, private readonly SceneStudies $studies)
     {
     }
 
@@ -30,7 +32,7 @@ final class Mend extends Gesture
         [$document, $known] = [$this->store->document($asked->scene), $this->store->known($asked->scene)];
         // most rest on the scene alone; the picture is looked at only for the others
         $reading = (new Readings($document, $known))->find($asked->text('reading'))
-            ?? (new Readings($document, $known, $this->studies->of($asked->scene) ?? []))->find($asked->text('reading'))
+            ?? (new Readings($document, $known, $this->studies->of($asked->scene) ?? new SceneFacts))->find($asked->text('reading'))
             ?? throw new NotPossible('reading', 'This reading is gone: the scene has changed.');
 
         return array_values(array_filter($reading->mends, static fn (Offered $mend): bool => $mend->key === $asked->text('mend')))[0]
@@ -52,6 +54,9 @@ final class Mend extends Gesture
     public function onto(FlatScene $scene, Asked $asked): FlatScene
     {
         $mend = $this->mend($asked);
+        if ($mend->adds !== null) {
+            return $this->added($scene, $mend->adds);
+        }
         if ($mend->strip !== null) {
             foreach ([$mend, ...$mend->also] as $part) {
                 $strip = $part->strip ?? $mend->strip;
@@ -64,6 +69,14 @@ final class Mend extends Gesture
         $accepted = is_array($scene->scene['accepted'] ?? null) ? $scene->scene['accepted'] : [];
 
         return $scene->with(['scene' => ['accepted' => [...$accepted, $asked->text('reading')]]]);
+    }
+
+    private function added(FlatScene $scene, Addition $adds): FlatScene
+    {
+        $masks = FlatScene::copiedMasks($adds->strip['masks'] ?? []);
+        $strip = ['id' => FlatScene::newId(), 'amount' => 100, 'muted' => false, 'mode' => 'normal', ...$adds->strip, 'name' => $scene->freeName(mb_substr($adds->name, 0, 60)), ...($adds->confinedTo === null ? [] : ['confinedTo' => $adds->confinedTo]), 'masks' => $masks];
+
+        return $adds->under === null ? $scene->inserted($strip, null) : $scene->insertedUnder($strip, $adds->under);
     }
 
     private function mend(Asked $asked): Offered

@@ -13,12 +13,11 @@ use Aumbrel\Core\Picture\MeasuredGrain;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Plate\Plate;
 use Aumbrel\Core\Plate\PlateStudy;
-use Aumbrel\Core\Reading\LightFacts;
 use Aumbrel\Core\Render\BesideStudy;
-use Aumbrel\Core\Render\LightStudy;
 use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\Picture;
 use Aumbrel\Core\Render\Renderer;
+use Aumbrel\Core\Render\SceneStudy;
 use Aumbrel\Core\Render\Shown;
 use Aumbrel\Core\Render\Watch;
 use Aumbrel\Core\Scene\Scene;
@@ -64,10 +63,8 @@ final class Painter
 
             return new PaintedReply($window->columns, $window->rows, 0, array_map(strval(...), array_keys($pictures)), implode('', array_column($brightened, 0)), factors: array_column($brightened, 1));
         }
-        if ($request->kind === RenderRequest::LIGHTS) {
-            $facts = array_map(static fn (LightFacts $facts): array => $facts->toArray(), (new LightStudy($this->renderer, $this->pictures))->of($scene));
-
-            return new PaintedReply(0, 0, 0, [], json_encode($facts, JSON_THROW_ON_ERROR));
+        if ($request->kind === RenderRequest::FACTS) {
+            return new PaintedReply(0, 0, 0, [], json_encode((new SceneStudy($this->renderer, $this->pictures))->of($scene)->toArray(), JSON_THROW_ON_ERROR));
         }
         if ($request->kind === RenderRequest::PLATES) {
             return new PaintedReply(0, 0, 0, $this->renderer->platesAt($scene, new Point($window->x + $window->width / 2, $window->y + $window->height / 2)), '');

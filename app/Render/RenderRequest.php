@@ -26,7 +26,7 @@ final readonly class RenderRequest
     public const MASKS = 'masks';
 
     /** What is measured of every strip in the picture, as JSON. */
-    public const LIGHTS = 'lights';
+    public const FACTS = 'facts';
 
     /** The picture with one strip in each of the modes that it can be mixed in. */
     public const MODES = 'modes';

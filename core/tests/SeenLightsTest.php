@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Reading\Reading;
-use Aumbrel\Core\Reading\Readings;
 use Aumbrel\Core\Registry;
-use Aumbrel\Core\Render\LightStudy;
-use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Render\Shown;
 use Aumbrel\Core\Scene\Scene;
 use Tests\Support\Flat;
+use Tests\Support\Noticed;
 use Tests\Support\Rendering;
 
 /* Reading a light: what is noticed in the picture, each with its number and a mend that ends it. */
@@ -40,37 +38,9 @@ function nightScene(array $strips, array $more = [], string $ground = 'night'): 
 }
 
 /** @return array<string, Reading> by id */
-function readOf(Scene $scene, ?Renderer $renderer = null): array
+function readOf(Scene $scene): array
 {
-    $renderer ??= Rendering::renderer(darkPictures());
-    $pictures = darkPictures();
-    $shelf = new class($pictures) implements Aumbrel\Core\Picture\PictureShelf
-    {
-        public function __construct(private array $pictures)
-        {
-        }
-
-        public function picture(string $name): Aumbrel\Core\Picture\PictureSource
-        {
-            return $this->pictures[$name] ?? throw new Aumbrel\Core\Fault\SceneError('picture', 'none');
-        }
-    };
-
-    return array_column(array_map(fn (Reading $reading): array => [$reading->id, $reading], (new Readings($scene, $renderer->measures(), (new LightStudy($renderer, $shelf))->of($scene)))->all()), 1, 0);
-}
-
-/** The scene with a mend taken. */
-function mended(Scene $scene, Reading $reading, int $which = 0): Scene
-{
-    $raw = json_decode($scene->toJson(), true);
-    $mend = $reading->mends[$which];
-    foreach ($raw['strips'] as $at => $strip) {
-        if ($strip['id'] === $mend->strip) {
-            $raw['strips'][$at] = array_replace($strip, $mend->fields, ['values' => array_replace((array) $strip['values'], $mend->values)]);
-        }
-    }
-
-    return Scene::read($raw, Registry::kinds());
+    return Noticed::in($scene, darkPictures());
 }
 
 it('notices in the picture what is wrong with a light, and its mend ends it', function (array $strips, string $id, string $says, float $least, float $most, array $more = [], string $ground = 'night'): void {
@@ -78,7 +48,7 @@ it('notices in the picture what is wrong with a light, and its mend ends it', fu
     $reading = readOf($scene)[$id] ?? null;
     expect($reading)->not->toBeNull()->and($reading->seen)->toContain($says)->and($reading->number)->toBeGreaterThanOrEqual($least)->toBeLessThanOrEqual($most);
     expect($reading->mends[0]->strip)->not->toBeNull();
-    expect(readOf(mended($scene, $reading)))->not->toHaveKey($id);
+    expect(readOf(Noticed::mended($scene, $reading)))->not->toHaveKey($id);
 })->with([
     // a dark heart within a halo of its own colour
     'heart' => [[['kind' => 'glow', 'name' => 'Porthole', 'values' => ['centre' => [160, 100], 'size' => 60, 'shells' => [['part' => 'body', 'radius' => 0, 'level' => 1, 'mode' => 'multiply', 'colour' => ['swatch' => '#401808']], ['part' => 'halo', 'radius' => 24, 'level' => 0]]]]], 'heart l0', 'brighter than its heart', 5, 100],
@@ -98,7 +68,7 @@ it('notices without the picture what lights disagree about', function (array $st
     $scene = nightScene($strips, $more);
     $reading = readOf($scene)[$id] ?? null;
     expect($reading)->not->toBeNull()->and($reading->seen)->toContain($says)->and($reading->number)->toBeGreaterThanOrEqual($least)->toBeLessThanOrEqual($most);
-    expect(readOf(mended($scene, $reading)))->not->toHaveKey($id);
+    expect(readOf(Noticed::mended($scene, $reading)))->not->toHaveKey($id);
 })->with([
     'away' => [[Rendering::plate('figure', ['id' => 'figure', 'values' => ['place' => [120, 50]]]), ['kind' => 'rim', 'values' => ['of' => 'figure', 'azimuth' => 180, 'elevation' => 0, 'width' => 6]]], 'away l1', 'away from every light', 120, 180,
         ['sources' => [['id' => 'lamp', 'kind' => 'lamp', 'name' => 'Lamp', 'values' => ['place' => [310, 90], 'depth' => 0]]]]],
@@ -121,7 +91,7 @@ it('has nothing to say of lights that are right', function (): void {
         ['kind' => 'halo', 'values' => ['of' => 'figure', 'spread' => 12]],
         ['kind' => 'fill', 'mode' => 'overlay', 'values' => ['colour' => '#60687f']],
     ], $lamp);
-    expect(array_keys(readOf($scene)))->toBe([]);
+    expect(array_keys(array_filter(readOf($scene), fn (Reading $reading): bool => ! $reading->isHint)))->toBe([]);
 });
 
 it('shows a picture in greys of its luma, and where it clips', function (): void {

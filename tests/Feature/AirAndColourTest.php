@@ -109,3 +109,26 @@ it('makes a grade a part of its plate: held with it where that was, one over the
     }
     expect(array_column(test()->getJson($url)->json('strips'), 'kind'))->toBe(['plate', 'plate', 'curve', 'tint']);
 });
+
+it('adds a strip as a mend of what was seen in the picture, in one step', function (): void {
+    [$url] = airyScene();
+    $image = imagecreatetruecolor(90, 90);
+    imagealphablending($image, false);
+    imagesavealpha($image, true);
+    for ($y = 0; $y < 90; $y++) {
+        for ($x = 0; $x < 90; $x++) {
+            imagesetpixel($image, $x, $y, (hypot($x - 44.5, $y - 44.5) < 40 ? 0 : 127 << 24) | 120 + intdiv($x, 10) << 16 | 128 << 8 | 130);
+        }
+    }
+    ob_start();
+    imagepng($image);
+    $strips = test()->postJson("{$url}/plates", ['file' => PictureFile::of('disc.png', (string) ob_get_clean()), 'at' => [60, 60]])->assertSuccessful()->json('strips');
+    $disc = $strips[2];
+    $readings = array_column(test()->postJson("{$url}/readings")->assertOk()->json('readings'), null, 'id');
+    $reading = $readings["grain {$disc['id']}"];
+    expect($reading['hint'])->toBeFalse()->and($reading['mends'][0]['label'])->toStartWith('Grain as its neighbours');
+    $mended = gesture($url, 'mend', ['reading' => $reading['id'], 'mend' => 'grain'])->assertOk()->json('strips');
+    expect($mended)->toHaveCount(4)->and($mended[3])->toMatchArray(['kind' => 'grain', 'name' => "Grain of {$disc['name']}", 'confinedTo' => $disc['id']]);
+    expect(array_column(test()->postJson("{$url}/readings")->assertOk()->json('readings'), 'id'))->not->toContain("grain {$disc['id']}");
+    expect(test()->postJson("{$url}/undo")->assertSuccessful()->json('strips') ?? test()->getJson($url)->json('strips'))->toHaveCount(3);
+});

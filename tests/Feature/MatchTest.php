@@ -242,5 +242,5 @@ it('tells bearings and readings on the command line', function (): void {
         ['id' => 'b', 'name' => 'Two', 'kind' => 'plate', 'values' => ['picture' => 'ball.png', 'bearing' => $bearing(137)]],
     ]]));
     $readings = json_decode(aumbrel('readings', "{$folder}/scene.json")['out'], true);
-    expect($readings)->toHaveCount(1)->and($readings[0]['number'])->toEqualWithDelta(127, 0.01)->and($readings[0]['seen'])->toContain('One and Two disagree by 127°')->and($readings[0]['mends'][0]['key'])->toBe('mirror');
+    expect(array_column($readings, 'hint'))->toBe([false, ...array_fill(0, count($readings) - 1, true)])->and($readings[0]['number'])->toEqualWithDelta(127, 0.01)->and($readings[0]['seen'])->toContain('One and Two disagree by 127°')->and($readings[0]['mends'][0]['key'])->toBe('mirror');
 });

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Scene;
-use App\Render\LightStudies;
+use App\Render\SceneStudies;
 use App\Scenes\SceneStore;
 use Aumbrel\Core\Reading\Reading;
 use Aumbrel\Core\Reading\Readings;
@@ -15,7 +15,7 @@ use Illuminate\Http\Response;
 /** What is noticed in the picture itself; asked for when the hand rests. */
 final class ReadingController
 {
-    public function __invoke(Scene $scene, SceneStore $store, LightStudies $studies): JsonResponse|Response
+    public function __invoke(Scene $scene, SceneStore $store, SceneStudies $studies): JsonResponse|Response
     {
         $facts = $studies->of($scene);
         if ($facts === null) {

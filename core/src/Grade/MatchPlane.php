@@ -10,6 +10,7 @@ use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Beneath;
 use Aumbrel\Core\Picture\Pixels;
+use Aumbrel\Core\Raster\Surrounding;
 use Aumbrel\Core\Seen\SeenPlate;
 use Closure;
 
@@ -30,9 +31,6 @@ final readonly class MatchPlane implements Plane
 
     /** Less than so many pixels say nothing. */
     private const LEAST = 4.0;
-
-    /** Around a plate is as far as this share of its own size. */
-    private const AROUND = 0.6;
 
     /**
      * @param  Closure(string, Window): ?SeenPlate  $seen  a plate by its id
@@ -73,9 +71,9 @@ final readonly class MatchPlane implements Plane
         $wanted = match (true) {
             $this->toward !== null => self::times($there, $this->alpha($planes, $this->toward, $window)),
             $this->region !== null => $this->within($there, $this->region, $window),
-            default => $moved === null ? $there : $this->within($there, self::around($moved, $window), $window),
+            default => $moved === null ? $there : Surrounding::of($moved, $there, $window->columns),
         };
-        if ($moved !== null && $this->toward === null) {
+        if ($moved !== null && $this->region !== null) {
             // what is moved is not what it is moved to
             $wanted = array_map(static fn (float $weight, float $alpha): float => $weight * (1 - $alpha), $wanted, $moved);
         }
@@ -116,23 +114,5 @@ final readonly class MatchPlane implements Plane
         }
 
         return $within;
-    }
-
-    /**
-     * @param  list<float>  $alpha
-     * @return array{float, float, float, float} the box about a plate, widened
-     */
-    private static function around(array $alpha, Window $window): array
-    {
-        [$left, $top, $right, $bottom] = [INF, INF, -INF, -INF];
-        foreach ($alpha as $at => $value) {
-            if ($value > 0.5) {
-                [$x, $y] = [$window->xOf($at % $window->columns), $window->yOf(intdiv($at, $window->columns))];
-                [$left, $right, $top, $bottom] = [min($left, $x), max($right, $x), min($top, $y), max($bottom, $y)];
-            }
-        }
-        [$more, $higher] = [self::AROUND * ($right - $left), self::AROUND * ($bottom - $top)];
-
-        return [$left - $more, $top - $higher, $right + $more, $bottom + $higher];
     }
 }

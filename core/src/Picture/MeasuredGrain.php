@@ -50,6 +50,12 @@ final readonly class MeasuredGrain
     {
     }
 
+    /** @return array{float, float, float} sigma, size, tone */
+    public function numbers(): array
+    {
+        return [$this->sigma, $this->size, $this->tone];
+    }
+
     /**
      * Null where nothing is flat enough, or there is too little of it.
      *

@@ -12,6 +12,7 @@ final readonly class LightFacts
      * @param  float  $most  the largest change that it makes anywhere
      * @param  float  $least  the smallest that it makes anywhere
      * @param  float  $black  of a picture used as light: how bright it is where it is darkest
+     * @param  float  $drains  the share of their saturation that it takes from bright places which it darkens
      * @param  float  $edge  how much brighter it is inside its border than outside, where that lies in the picture
      * @param  float|null  $heart  how bright the picture is where it shines; null for what does not
      * @param  float  $around  how bright the picture is around that, where it reaches
@@ -34,21 +35,22 @@ final readonly class LightFacts
         public float $keeps = 0.0,
         public float $cutOff = 0.0,
         public float $black = 0.0,
+        public float $drains = 0.0,
     ) {
     }
 
     /** @param  array<string, mixed>  $raw  as {@see toArray()} gives it */
     public static function read(array $raw): self
     {
-        $number = static fn (string $name): float => is_numeric($raw[$name] ?? null) ? (float) $raw[$name] : 0.0;
+        $number = static fn (string $name): float => Measured::number($raw[$name] ?? null);
         $shells = [];
         foreach (is_array($raw['shells'] ?? null) ? $raw['shells'] : [] as $word => $value) {
-            $shells[(string) $word] = is_numeric($value) ? (float) $value : 0.0;
+            $shells[(string) $word] = Measured::number($value);
         }
 
         return new self(
             is_string($raw['strip'] ?? null) ? $raw['strip'] : '', $number('most'), $number('least'), $number('edge'), isset($raw['heart']) ? $number('heart') : null, $number('around'),
-            $shells, (int) $number('pieces'), (int) $number('vanished'), $number('keeps'), $number('cutOff'), $number('black'),
+            $shells, (int) $number('pieces'), (int) $number('vanished'), $number('keeps'), $number('cutOff'), $number('black'), $number('drains'),
         );
     }
 
@@ -57,7 +59,7 @@ final readonly class LightFacts
     {
         return [
             'strip' => $this->strip, 'most' => $this->most, 'least' => $this->least, 'edge' => $this->edge, 'heart' => $this->heart, 'around' => $this->around,
-            'shells' => $this->shells, 'pieces' => $this->pieces, 'vanished' => $this->vanished, 'keeps' => $this->keeps, 'cutOff' => $this->cutOff, 'black' => $this->black,
+            'shells' => $this->shells, 'pieces' => $this->pieces, 'vanished' => $this->vanished, 'keeps' => $this->keeps, 'cutOff' => $this->cutOff, 'black' => $this->black, 'drains' => $this->drains,
         ];
     }
 }

@@ -18,8 +18,8 @@ final readonly class Readings
 
     private Hanging $hanging;
 
-    /** @param  list<LightFacts>  $facts  what was measured of strips in the picture */
-    public function __construct(private Scene $scene, private Measures $measures, private array $facts = [])
+    /** @param  SceneFacts  $facts  what was measured in the picture */
+    public function __construct(private Scene $scene, private Measures $measures, private SceneFacts $facts = new SceneFacts)
     {
         $this->compass = new Compass($scene, $measures);
         $this->hanging = new Hanging($scene, $measures);
@@ -49,7 +49,13 @@ final readonly class Readings
         // what is said to miss something is not said to do nothing as well
         $missing = array_merge(...array_map(static fn (Reading $reading): array => $reading->strips, $strips));
 
-        return (new SeenLights($this->scene, $this->measures, array_values(array_filter($this->facts, static fn (LightFacts $facts): bool => ! in_array($facts->strip, $missing, true)))))->readings();
+        $lights = array_values(array_filter($this->facts->strips, static fn (LightFacts $facts): bool => ! in_array($facts->strip, $missing, true)));
+
+        return [
+            ...(new SeenLights($this->scene, $this->measures, $lights))->readings(),
+            ...(new SeenPlates($this->scene, $this->measures, $this->facts->plates))->readings(),
+            ...($this->facts->picture === null ? [] : (new SeenPicture($this->scene, $this->facts->picture, $this->facts->plates))->readings()),
+        ];
     }
 
     /**

@@ -6,11 +6,13 @@ namespace Aumbrel\Core\Reading;
 
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Grade\Remedies;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Framed;
 use Aumbrel\Core\Kind\Glows;
 use Aumbrel\Core\Kind\HoldsBlack;
 use Aumbrel\Core\Kind\OneTone;
+use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Scene\Measures;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
@@ -30,6 +32,9 @@ final readonly class SeenLights
 
     /** By so much what is around may be brighter than the heart. */
     private const TOLERATED = 0.02;
+
+    /** The share of their saturation that darkened places may lose. */
+    private const DRAINED = 0.25;
 
     /** The share of a plate's border that may be half transparent. */
     private const CUT_OFF = 0.02;
@@ -51,7 +56,7 @@ final readonly class SeenLights
         foreach ($this->facts as $facts) {
             $strip = $this->scene->find($facts->strip);
             if ($strip !== null && ! $strip->muted) {
-                array_push($readings, ...array_filter([$this->heart($strip, $facts), $this->pieces($strip, $facts), $this->edge($strip, $facts), $this->veil($strip, $facts), $this->unseen($strip, $facts), $this->cutOff($strip, $facts)]));
+                array_push($readings, ...array_filter([$this->heart($strip, $facts), $this->pieces($strip, $facts), $this->edge($strip, $facts), $this->veil($strip, $facts), $this->unseen($strip, $facts), $this->cutOff($strip, $facts), $this->drains($strip, $facts)]));
             }
         }
 
@@ -144,6 +149,21 @@ final readonly class SeenLights
             "cut off {$strip->id}", 'cut off', [$strip->id], sprintf('%s: its soft edge is cut off by the border of its picture, over %.0f %% of that.', $strip->name, 100 * $facts->cutOff),
             'A blur needs room around what is blurred.', round(100 * $facts->cutOff, 1), '%', null,
             [new Mend('soften', sprintf('Soften its edge by %.0f px', $soften), $strip->id, ['soften' => $soften]), new Mend(Mend::ACCEPT, 'It is meant')],
+        );
+    }
+
+    /** What darkens by laying grey over it takes colour away as well. */
+    private function drains(Strip $strip, LightFacts $facts): ?Reading
+    {
+        if ($facts->drains <= self::DRAINED) {
+            return null;
+        }
+        $mend = $strip->mode === BlendMode::Normal ? new Mend('multiply', 'Mix it by multiply', $strip->id, [], ['mode' => BlendMode::Multiply->value])
+            : Mend::adding('richer', 'Give the colour back', new Addition("Colour of {$strip->name}", [...Remedies::richer($facts->drains), 'masks' => array_map(static fn (MaskEntry $mask): array => $mask->toArray(), $strip->masks)], $strip->confinedTo));
+
+        return new Reading(
+            "drains {$strip->id}", 'drains', [$strip->id], sprintf('%s takes %.0f %% of their colour from bright places that it darkens.', $strip->name, 100 * $facts->drains),
+            'Less light leaves a colour as rich as it was; grey over it does not.', round(100 * $facts->drains), '%', null, [$mend, new Mend(Mend::ACCEPT, 'It is meant')],
         );
     }
 }

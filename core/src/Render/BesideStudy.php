@@ -5,24 +5,16 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Fault\SceneError;
-use Aumbrel\Core\Geometry\Bounds;
-use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Picture\MeasuredGrain;
-use Aumbrel\Core\Picture\Pixels;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Standings;
 
 /** Measures a plate and what lies around it, as both are seen in the finished picture at full size. */
 final readonly class BesideStudy
 {
-    /** The longest side of what is looked at, scene pixels. */
-    private const LONGEST = 720.0;
-
-    /** Around a plate is as far as this share of its own size. */
-    private const AROUND = 0.6;
-
-    public function __construct(private Renderer $renderer)
+    /** @param  float  $side  the longest side of what is looked at, scene pixels */
+    public function __construct(private Renderer $renderer, private float $side = Beside::LARGE)
     {
     }
 
@@ -40,25 +32,24 @@ final readonly class BesideStudy
         if ($box === null) {
             throw new SceneError('strip', 'only a plate of which something is there has neighbours');
         }
-        $window = $this->window($box, $scene);
-        $picture = $this->renderer->picture($scene, $window, 16);
-        $luma = $picture->lumas();
-        $seen = $this->renderer->sites($scene, $window)->seen($id);
-        $plate = $seen === null ? array_fill(0, count($luma), 0.0) : (new Pixels($this->renderer->planes->pixels($seen), $seen->bits()))->alpha();
-        $around = array_map(static fn (float $is, float $covers): float => $is * (1 - $covers), $picture->alphas(), $plate);
+        [$luma, $plate, $around] = [[], [], []];
+        $windows = Beside::windows($box, $scene, $this->side);
+        foreach ($windows as $window) {
+            $picture = $this->renderer->picture($scene, $window, 16);
+            $alpha = Looked::alphaOf($this->renderer, $scene, $window, $id);
+            $there = $picture->alphas();
+            // windows lie one under the other: their first and last rows belong to no block, so that none reads across
+            foreach ([0, $window->rows - 1] as $row) {
+                for ($x = 0, $at = $row * $window->columns; $x < $window->columns; $x++, $at++) {
+                    [$alpha[$at], $there[$at]] = [0.0, 0.0];
+                }
+            }
+            array_push($luma, ...$picture->lumas());
+            array_push($plate, ...$alpha);
+            array_push($around, ...array_map(static fn (float $is, float $covers): float => $is * (1 - $covers), $there, $alpha));
+        }
+        [$columns, $rows] = [$windows[0]->columns, intdiv(count($luma), $windows[0]->columns)];
 
-        return ['own' => MeasuredGrain::of($luma, $plate, $window->columns, $window->rows), 'around' => MeasuredGrain::of($luma, $around, $window->columns, $window->rows)];
-    }
-
-    /** About a plate, as far as the scene goes, at full size. */
-    private function window(Bounds $box, Scene $scene): Window
-    {
-        $middle = $box->middle();
-        $side = static fn (float $own, float $whole): float => min(self::LONGEST, $whole, (1 + 2 * self::AROUND) * $own + 32);
-        [$width, $height] = [floor($side($box->right - $box->left, $scene->width)), floor($side($box->bottom - $box->top, $scene->height))];
-        $left = max(0.0, min($scene->width - $width, floor($middle->x - $width / 2)));
-        $top = max(0.0, min($scene->height - $height, floor($middle->y - $height / 2)));
-
-        return new Window($left, $top, max(1.0, $width), max(1.0, $height));
+        return ['own' => MeasuredGrain::of($luma, $plate, $columns, $rows), 'around' => MeasuredGrain::of($luma, $around, $columns, $rows)];
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
+use Aumbrel\Core\Color\Luma;
+use Aumbrel\Core\Color\Oklab;
+use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\CutOut\Pieces;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
@@ -11,22 +14,20 @@ use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\Framed;
 use Aumbrel\Core\Kind\Glows;
 use Aumbrel\Core\Kind\HoldsBlack;
+use Aumbrel\Core\Kind\OneTone;
+use Aumbrel\Core\Kind\Painted;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Raster\Distance;
 use Aumbrel\Core\Reading\LightFacts;
-use Aumbrel\Core\Scene\Hanging;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
 
 /** Measures every strip of a scene in small pictures of the whole of it. */
 final readonly class LightStudy
 {
-    /** The longer side of the pictures in which it is measured. */
-    private const LONGEST = 320;
-
     /** The longer side of those in which pieces are counted. */
     private const FINE = 900;
 
@@ -42,6 +43,17 @@ final readonly class LightStudy
     /** How far from a frame the two sides of it are looked at, pixels. */
     private const BESIDE = 1.6;
 
+    /** Fewer places say nothing. */
+    private const FEW = 12;
+
+    /** A place is bright from this luma on, and burnt when it loses so much of it. */
+    private const BRIGHT = 0.45;
+
+    private const BURNT = 0.04;
+
+    /** What has less chroma than this share of its lightness, in Oklab, has no colour to lose. */
+    private const COLOURED = 0.03;
+
     /** Alpha between these is half transparent. */
     private const HALF = [0.04, 0.96];
 
@@ -50,31 +62,51 @@ final readonly class LightStudy
     }
 
     /** @return list<LightFacts> of the strips that are not muted */
-    public function of(Scene $scene): array
+    public function of(Looked $looked): array
     {
-        $strips = array_values(array_filter($scene->everyStrip(), static fn (Strip $strip): bool => ! $strip->muted && ! $strip->isGroup()));
-        $measured = array_values(array_filter($strips, static fn (Strip $strip): bool => ! $strip->kind instanceof Pictured));
-        $window = Window::whole($scene->width, $scene->height, min(1.0, self::LONGEST / max($scene->width, $scene->height)));
-        $pictures = $measured === [] ? [] : $this->renderer->contributions($scene, $window, array_column($measured, 'id'), 16);
-        $lit = (new Hanging($scene, $this->renderer->measures()))->resolved();
-        $facts = [];
-        foreach ($strips as $strip) {
-            $facts[] = $strip->kind instanceof Pictured ? new LightFacts($strip->id, cutOff: $this->cutOff($strip, $strip->kind)) : $this->light($lit->find($strip->id) ?? $strip, $lit, $pictures[$strip->id], $window);
-        }
-
-        return $facts;
+        return array_map(fn (Strip $strip): LightFacts => $strip->kind instanceof Pictured ? new LightFacts($strip->id, cutOff: $this->cutOff($strip, $strip->kind)) : $this->light($looked->lit->find($strip->id) ?? $strip, $looked), $looked->strips);
     }
 
-    private function light(Strip $strip, Scene $scene, Picture $picture, Window $window): LightFacts
+    private function light(Strip $strip, Looked $looked): LightFacts
     {
-        $changes = self::largest($picture->bytes);
+        $window = $looked->window;
+        $changes = self::largest($looked->changes[$strip->id]->bytes);
         $edge = $strip->kind instanceof Framed ? self::edge($strip->kind->frame(), $changes, $window) : 0.0;
-        $site = new StripSite($strip, $this->renderer->sites($scene, $window));
-        $glow = $strip->kind instanceof Glows ? $this->glow($strip, $strip->kind, $scene, $site, $changes) : [];
+        $site = new StripSite($strip, $this->renderer->sites($looked->lit, $window));
+        $glow = $strip->kind instanceof Glows ? $this->glow($strip, $strip->kind, $looked->lit, $site, $changes) : [];
         $field = $strip->kind instanceof HoldsBlack ? ($strip->kind->layers($site)[0] ?? null)?->field : null;
         $black = $field === null ? 0.0 : min([1.0, ...$this->renderer->planes->sample(fn (KernelWriter $kernel): string => $field->write($kernel, $window), $window)]);
 
-        return new LightFacts($strip->id, max([0.0, ...$changes]), min([1.0, ...$changes]), $edge, ...$glow, black: $black);
+        return new LightFacts($strip->id, max([0.0, ...$changes]), min([1.0, ...$changes]), $edge, ...$glow, black: $black, drains: $this->drains($strip, $looked));
+    }
+
+    /**
+     * The share of their saturation, in Oklab, that what is laid or painted takes from bright places which it darkens. What
+     * scales light leaves that as it is.
+     */
+    private function drains(Strip $strip, Looked $looked): float
+    {
+        if (! $strip->kind instanceof OneTone && ! $strip->kind instanceof Painted) {
+            return 0.0;
+        }
+        [$below, $itself] = $looked->scene->under($strip->id);
+        $before = $this->renderer->picture($looked->scene->with($below), $looked->window, 16)->channels();
+        $after = $this->renderer->picture($looked->scene->with([...$below, $itself]), $looked->window, 16)->channels();
+        [$was, $is, $places] = [0.0, 0.0, 0];
+        foreach ($before[0] as $at => $red) {
+            [$green, $blue] = [$before[1][$at], $before[2][$at]];
+            $luma = Luma::of($red, $green, $blue);
+            if ($luma < self::BRIGHT || $luma - Luma::of($after[0][$at], $after[1][$at], $after[2][$at]) < self::BURNT) {
+                continue;
+            }
+            [$l0, $a0, $b0] = Oklab::ofLinear(Srgb::decode($red), Srgb::decode($green), Srgb::decode($blue));
+            [$l1, $a1, $b1] = Oklab::ofLinear(Srgb::decode($after[0][$at]), Srgb::decode($after[1][$at]), Srgb::decode($after[2][$at]));
+            $was += hypot($a0, $b0) / max(0.01, $l0);
+            $is += hypot($a1, $b1) / max(0.01, $l1);
+            $places++;
+        }
+
+        return $places < self::FEW || $was < self::COLOURED * $places ? 0.0 : max(0.0, 1 - $is / $was);
     }
 
     /**

@@ -27,6 +27,21 @@ final readonly class Picture
         return $lumas;
     }
 
+    /** @return array{list<float>, list<float>, list<float>} encoded red, green, blue of each pixel, 0..1, of a picture of 16 bits */
+    public function channels(): array
+    {
+        $red = $green = $blue = [];
+        /** @var array<int, int> $values */
+        $values = unpack('n*', $this->bytes);
+        for ($at = 1, $end = count($values); $at < $end; $at += 4) {
+            $red[] = $values[$at] / 65535;
+            $green[] = $values[$at + 1] / 65535;
+            $blue[] = $values[$at + 2] / 65535;
+        }
+
+        return [$red, $green, $blue];
+    }
+
     /** @return list<float> how much of each pixel is there, 0..1, of a picture of 16 bits */
     public function alphas(): array
     {

@@ -195,7 +195,7 @@ export type Sight = {
 
 export type Mend = { key: string; label: string; strip: string | null; values: Values; /** of the strip itself */ fields?: Record<string, Value> };
 
-export type Reading = { id: string; kind: string; strips: string[]; seen: string; why: string; number: number | null; unit: string; confidence: number | null; mends: Mend[] };
+export type Reading = { id: string; kind: string; strips: string[]; seen: string; why: string; number: number | null; unit: string; confidence: number | null; hint: boolean; mends: Mend[] };
 
 /** What the core notices in a scene. */
 export type Noticed = { compass: { sights: Sight[]; arcs: { reading: string; from: string; to: string; angle: number }[] }; readings: Reading[] };

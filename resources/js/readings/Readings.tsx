@@ -12,12 +12,12 @@ export function Readings({ scene, gestures }: { scene: Scene; gestures: Gestures
     return (
         <Popover.Root open={open} onOpenChange={work.readings}>
             <Popover.Trigger className={`rounded-md px-2 ${readings.length > 0 ? 'text-ink' : 'text-quiet'} hover:text-ink`} data-testid="readings">
-                {readings.length > 0 && <span className="mr-1.5 inline-block h-2 w-2 rounded-full bg-alarm" aria-hidden />}
+                {readings.some((reading) => !reading.hint) && <span className="mr-1.5 inline-block h-2 w-2 rounded-full bg-alarm" aria-hidden />}
                 {readings.length === 0 ? 'No readings' : readings.length === 1 ? '1 reading' : `${readings.length} readings`}
             </Popover.Trigger>
             <Popover.Portal>
                 <Popover.Content aria-label="Readings" side="top" align="end" sideOffset={8} className="z-40 flex max-h-[400px] w-[380px] max-w-[96vw] flex-col gap-2 overflow-y-auto rounded-md border border-line bg-well p-2 shadow-xl">
-                    {readings.length === 0 && <p className="px-1 text-quiet">Nothing is noticed. Readings come when plates or lights disagree, when a light does nothing or shows its border, or when a mask misses something.</p>}
+                    {readings.length === 0 && <p className="px-1 text-quiet">Nothing is noticed. Readings come when plates or lights disagree, when a light does nothing or shows its border, when a plate does not belong to what lies around it, or when a mask misses something.</p>}
                     {readings.map((reading) => (
                         <article key={reading.id} className="rounded-sm bg-panel px-3 py-2">
                             <button className="text-left" onClick={() => work.choose(reading.strips[reading.strips.length - 1] ?? null)}>

@@ -8,11 +8,11 @@ use App\Models\Scene;
 use App\Render\Pool\Dropped;
 use App\Render\Pool\Priority;
 use App\Render\Pool\Ticket;
-use Aumbrel\Core\Reading\LightFacts;
+use Aumbrel\Core\Reading\SceneFacts;
 use Illuminate\Support\Facades\Cache;
 
-/** What a render process has measured of the strips of a stored scene; kept until the scene changes. */
-final readonly class LightStudies
+/** What a render process has measured of a stored scene; kept until that changes. */
+final readonly class SceneStudies
 {
     private const KEPT_SECONDS = 3600;
 
@@ -20,24 +20,24 @@ final readonly class LightStudies
     {
     }
 
-    /** @return list<LightFacts>|null null when something newer came in between */
-    public function of(Scene $scene): ?array
+    /** Null when something newer came in between. */
+    public function of(Scene $scene): ?SceneFacts
     {
-        $key = "lights {$scene->id} {$scene->revision}";
+        $key = "facts {$scene->id} {$scene->revision}";
         $kept = Cache::get($key);
         if (! is_string($kept)) {
             $read = $this->renders->render(
-                $this->requests->of($scene, RenderRequest::LIGHTS, [0.0, 0.0, 1.0, 1.0], 1.0),
-                new Ticket(Priority::Contribution, "lights {$scene->id}", $scene->revision),
+                $this->requests->of($scene, RenderRequest::FACTS, [0.0, 0.0, 1.0, 1.0], 1.0),
+                new Ticket(Priority::Contribution, "facts {$scene->id}", $scene->revision),
             );
             if ($read instanceof Dropped) {
                 return null;
             }
             Cache::put($key, $kept = $read->bytes, self::KEPT_SECONDS);
         }
+        /** @var array<string, mixed> $facts as a render process writes it */
         $facts = json_decode($kept, true, 8, JSON_THROW_ON_ERROR);
 
-        /** @var list<array<string, mixed>> $facts as a render process writes it */
-        return array_map(LightFacts::read(...), $facts);
+        return SceneFacts::read($facts);
     }
 }

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Render;
+
+use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Raster\Box;
+use Aumbrel\Core\Reading\PictureFacts;
+
+/** Measures the picture as a whole: how bright it is, where it clips and by what, and where the eye goes first. */
+final readonly class PictureStudy
+{
+    /** Half the width of the square whose mean is the brightest place, as a share of the shorter side. */
+    public const BRIGHT = 0.015;
+
+    /** What changes a place by less has not made it bright. */
+    private const MADE = 0.1;
+
+    /** What is cut off has this value of 16 bits. */
+    private const WHITE = 65535;
+
+    public function of(Looked $looked): PictureFacts
+    {
+        $lumas = $looked->unlit->lumas();
+        sort($lumas);
+        $clipped = array_diff_key(self::clipped($looked->finished), self::clipped($looked->unlit));
+        [$brightest, $at] = $this->brightest($looked);
+        $on = [];
+        foreach ($brightest === null ? [] : $looked->strips as $strip) {
+            if ($strip->kind instanceof Pictured && $looked->alpha($strip->id)[$at] > 0.5) {
+                $on[] = $strip->id;
+            }
+        }
+
+        return new PictureFacts(
+            $lumas[intdiv(count($lumas), 2)] ?? 0.0, count($clipped) / max(1, count($lumas)), $clipped === [] ? null : $this->most($looked, array_keys($clipped), 0.0),
+            $brightest, $on, $brightest === null ? null : $this->most($looked, [$at], self::MADE),
+        );
+    }
+
+    /** @return array{array{float, float, float}|null, int} */
+    private function brightest(Looked $looked): array
+    {
+        $window = $looked->window;
+        $means = Box::mean($looked->finished->lumas(), $window->columns, $window->rows, max(1, (int) round(self::BRIGHT * min($window->columns, $window->rows))));
+        $most = max([0.0, ...$means]);
+        $at = (int) array_search($most, $means, true);
+
+        return [$most <= 0 ? null : [$window->xOf($at % $window->columns), $window->yOf(intdiv($at, $window->columns)), $most], $at];
+    }
+
+    /**
+     * The strip that changes some places most.
+     *
+     * @param  list<int>  $places
+     * @param  float  $least  what it changes at each of them at least
+     */
+    private function most(Looked $looked, array $places, float $least): ?string
+    {
+        [$by, $most] = [null, $least * count($places)];
+        foreach ($looked->changes as $strip => $picture) {
+            $sum = 0.0;
+            foreach ($places as $at) {
+                $sum += ord($picture->bytes[8 * $at]) + ord($picture->bytes[8 * $at + 2]) + ord($picture->bytes[8 * $at + 4]);
+            }
+            [$by, $most] = $sum / 765 > $most ? [(string) $strip, $sum / 765] : [$by, $most];
+        }
+
+        return $by;
+    }
+
+    /** @return array<int, true> the pixels with a channel that is cut off */
+    private static function clipped(Picture $picture): array
+    {
+        $clipped = [];
+        /** @var array<int, int> $values */
+        $values = unpack('n*', $picture->bytes);
+        for ($at = 1, $end = count($values); $at < $end; $at += 4) {
+            if ($values[$at + 3] > 0 && max($values[$at], $values[$at + 1], $values[$at + 2]) === self::WHITE) {
+                $clipped[intdiv($at, 4)] = true;
+            }
+        }
+
+        return $clipped;
+    }
+}

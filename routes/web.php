@@ -79,6 +79,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
             Route::post('tones', [ScopeController::class, 'tones']);
             Route::post('scopes', [ScopeController::class, 'counts']);
             Route::post('values', [ScopeController::class, 'values']);
+            Route::post('likeness', [ScopeController::class, 'likeness']);
             Route::post('plates-at', [PlateController::class, 'at']);
             Route::post('plates/{strip}/edge', [PlateController::class, 'edge']);
             Route::post('sources/{source}/consequence', ConsequenceController::class)->where('source', '[A-Za-z0-9_-]{1,40}');

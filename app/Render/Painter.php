@@ -78,6 +78,9 @@ final class Painter
         if ($request->kind === RenderRequest::SCOPES) {
             return new PaintedReply(0, 0, 0, [], json_encode($this->renderer->scopes($scene, $window, $request->strips[0] ?? null), JSON_THROW_ON_ERROR));
         }
+        if ($request->kind === RenderRequest::LIKENESS) {
+            return new PaintedReply(0, 0, 0, [], json_encode($this->renderer->likeness($scene, $request->strips[0] ?? ''), JSON_THROW_ON_ERROR));
+        }
         if ($request->kind === RenderRequest::VALUES) {
             return new PaintedReply(0, 0, 0, [], json_encode($this->renderer->patch($scene, $window), JSON_THROW_ON_ERROR));
         }

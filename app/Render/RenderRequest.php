@@ -28,6 +28,8 @@ final readonly class RenderRequest
     /** What is measured of every strip in the picture, as JSON. */
     public const FACTS = 'facts';
 
+    public const LIKENESS = 'likeness';
+
     /** The picture with one strip in each of the modes that it can be mixed in. */
     public const MODES = 'modes';
 

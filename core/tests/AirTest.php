@@ -268,3 +268,40 @@ it('takes the colour of its source, as dense as it was', function (string $kind,
     ['haze', ['from' => [0, 0], 'to' => [120, 0], 'stops' => [['offset' => 0, 'colour' => '#8080ff', 'opacity' => 0.8], ['offset' => 1, 'colour' => '#8080ff', 'opacity' => 0.2]]], [20, 40]],
     ['distance haze', ['visible' => 4, 'colour' => '#8080ff'], [60, 10]],
 ]);
+
+it('takes the distance of every pixel from a depth pass, of the same size or a finer one', function (array $values, callable $distance, int $finer): void {
+    $tone = fn (float $x): float => round(65535 * (0.1 + 0.8 * $x / 100)) / 65535;
+    $pictures = [
+        'ground' => new Flat(300, 200, static fn (): array => [60, 90, 120]), 'wall' => new Flat(100, 50, static fn (): array => [180, 60, 40]),
+        'deep' => new Flat(100 * $finer, 50 * $finer, fn (int $x): array => array_fill(0, 3, (int) (65535 * $tone(intdiv($x, $finer)) + 0.5)), 16),
+    ];
+    $scene = hazy(['amount' => 100, 'values' => ['visible' => 10, 'colour' => '#c0d0e0']], [['id' => 'wall', 'name' => 'W', ...Rendering::plate('wall', ['values' => ['place' => [90, 80], 'depth' => 'deep', 'depthNear' => 1, 'depthFar' => 9, ...$values]])]]);
+    $seen = array_values(unpack('n*', Rendering::renderer($pictures)->picture($scene, Window::whole(300, 200), 16)->bytes));
+    foreach ([3, 40, 77, 96] as $x) {
+        $t = exp(-0.3912 * min(10, $distance($tone($x))));
+        $at = 4 * (100 * 300 + 90 + $x);
+        expect($seen[$at] / 65535)->toEqualWithDelta(Srgb::encode(Srgb::decode(180 / 255) * $t + Srgb::decode(192 / 255) * (1 - $t)), 0.0012);
+    }
+})->with([
+    'white is near' => [[], fn (float $v): float => 1 + 8 * (1 - $v), 1],
+    'black is near, twice as fine' => [['depthEnds' => 'black is near'], fn (float $v): float => 1 + 8 * $v, 2],
+    'one over the distance' => [['depthInverse' => true], fn (float $v): float => 1 / (1 + (1 / 9 - 1) * (1 - $v)), 1],
+]);
+
+it('goes by where a plate stands when its depth pass is gone', function (): void {
+    $post = fn (array $values): array => ['id' => 'post', 'name' => 'P', ...Rendering::plate('post', ['values' => ['pivot' => [20, 60], 'place' => [150, 120], 'stance' => 'stands', ...$values]])];
+    $haze = ['amount' => 100, 'values' => ['visible' => 10, 'colour' => '#c0d0e0']];
+    expect(hazed(hazy($haze, [$post(['depth' => 'lost.png'])]))(140, 100))->toBe(hazed(hazy($haze, [$post([])]))(140, 100));
+});
+
+it('lies a finer picture as the coarser one lies, also in perspective', function (): void {
+    $fit = Aumbrel\Core\Geometry\Corners::read([[0, 0], [90, 6], [96, 50], [4, 44]], 'fit')->fit(100, 50);
+    foreach ([[null, 2.0, 2.0], [null, 3.0, 1.5], [$fit, 2.0, 2.0]] as [$perspective, $width, $height]) {
+        $placement = new Aumbrel\Core\Geometry\Placement(new Aumbrel\Core\Geometry\Point(30, 40), new Aumbrel\Core\Geometry\Point(10, 20), 1.4, 25, true, $perspective);
+        $finer = $placement->ofFiner($width, $height);
+        foreach ([[0, 0], [100, 50], [31, 17]] as [$x, $y]) {
+            [$own, $other] = [$placement->toScene(new Aumbrel\Core\Geometry\Point($x, $y)), $finer->toScene(new Aumbrel\Core\Geometry\Point($x * $width, $y * $height))];
+            expect(hypot($own->x - $other->x, $own->y - $other->y))->toBeLessThan(1e-6);
+        }
+    }
+});

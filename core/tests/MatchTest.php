@@ -8,6 +8,7 @@ use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Color\Spread;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Scene\Scene;
 use Tests\Support\Flat;
 use Tests\Support\Rendering;
 
@@ -124,6 +125,19 @@ it('brings the difference of means down', function (): void {
     $before = Difference::of($mean(matchShown(['confinedTo' => 's', 'muted' => true, 'values' => []])), $around);
     $after = Difference::of($mean(matchShown(['confinedTo' => 's', 'values' => ['contrastBy' => 100, 'colourBy' => 100]])), $around);
     expect($before)->toBeGreaterThan(20.0)->and($after)->toBeLessThan(3.0);
+});
+
+it('says how far the means were apart before it, and are after it', function (): void {
+    $scene = static fn (array $strip): Scene => Rendering::scene(120, 80, [Rendering::plate('ground', ['id' => 'g']), ['id' => 's', ...Rendering::plate('subject', ['values' => ['place' => [40, 20]]])], ['id' => 'm', 'kind' => 'match', ...$strip]]);
+    $renderer = Rendering::renderer(matchedPictures());
+    $none = $renderer->likeness($scene(['confinedTo' => 's', 'values' => ['contrastBy' => 0, 'colourBy' => 0]]), 'm');
+    $all = $renderer->likeness($scene(['confinedTo' => 's', 'values' => ['contrastBy' => 100, 'colourBy' => 100]]), 'm');
+    // means of two tones in equal parts, in Oklab, on both sides; CIEDE2000 of them
+    $mean = static fn (array $one, array $other): Rgb => Oklab::toLinear(...array_map(static fn (float $a, float $b): float => ($a + $b) / 2, oklabOf($one), oklabOf($other)));
+    $apart = Difference::of($mean([200, 120, 80], [140, 60, 40]), $mean([60, 80, 110], [100, 120, 150]));
+    expect($none['before'])->toEqualWithDelta($apart, 0.6)->and($none['after'])->toEqualWithDelta($none['before'], 0.05)
+        ->and($all['before'])->toEqualWithDelta($none['before'], 1e-6)->and($all['after'])->toBeLessThan(1.0)
+        ->and($renderer->likeness($scene(['values' => []]), 'm'))->toBeNull()->and($renderer->likeness($scene(['values' => []]), 'g'))->toBeNull();
 });
 
 it('says what is missing, and changes nothing then', function (array $strip): void {

@@ -43,6 +43,14 @@ final class ScopeController
         return new JsonResponse(['counts' => $this->counted($request, $scene, RenderRequest::TONES, [(string) $request->string('strip'), (string) $request->string('of')], Priority::Contribution)]);
     }
 
+    /** How far what a strip brings to other colours is from them, before and after it. */
+    public function likeness(Request $request, Scene $scene): JsonResponse
+    {
+        $request->validate(['strip' => 'required|string|max:40', 'view' => 'required|string|max:64', 'number' => 'required|integer|min:0']);
+
+        return new JsonResponse(['found' => $this->answer($request, $scene, RenderRequest::LIKENESS, [0.0, 0.0, 1.0, 1.0], 1.0, [(string) $request->string('strip')], Priority::Contribution)]);
+    }
+
     public function values(Request $request, Scene $scene): JsonResponse
     {
         $request->validate([

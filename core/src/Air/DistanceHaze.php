@@ -102,7 +102,7 @@ final readonly class DistanceHaze implements Driven, Grounded
     {
         $camera = $grounds->stage()->camera;
         // where no floor is marked, whatever is cut out stands with its feet below the middle of the picture
-        $stands = static fn (Stand $stand): bool => $stand->distance !== null || $stand->stance === Stance::Stands || ($camera->horizon === null && $stand->foot()->y > $camera->eyeRow());
+        $stands = static fn (Stand $stand): bool => $stand->distance !== null || $stand->depth !== null || $stand->stance === Stance::Stands || ($camera->horizon === null && $stand->foot()->y > $camera->eyeRow());
 
         return new self($this->colour, $this->visible, $this->far, $this->takesColour, array_values(array_filter($grounds->plates(), $stands)));
     }
@@ -119,7 +119,8 @@ final readonly class DistanceHaze implements Driven, Grounded
         foreach ($this->stands as $stand) {
             $seen = $site->seen($stand->id);
             if ($seen !== null) {
-                $plates[] = [$seen, $distances->passes($stand->distance ?? $distances->ofRow($stand->foot()->y))];
+                $pass = $stand->depth === null ? null : $site->pass($stand->id, $stand->depth->picture);
+                $plates[] = [$seen, $stand->depth === null || $pass === null ? $distances->passes($stand->distance ?? $distances->ofRow($stand->foot()->y)) : [$stand->depth, $pass]];
             }
         }
         $tint = OneColour::flat(Rgb::fromHex($this->colour));

@@ -47,6 +47,12 @@ final readonly class Distances
         $kernel->row("{$through} = exp({$kernel->number(-self::EXTINCTION / $this->visible)} * ({$distance} < {$kernel->number($this->far)} ? {$distance} : {$kernel->number($this->far)}));");
     }
 
+    /** Writes how much comes through from a distance of every pixel, over that variable. */
+    public function writeFrom(KernelWriter $kernel, string $distance): void
+    {
+        $kernel->line("{$distance} = exp({$kernel->number(-self::EXTINCTION / $this->visible)} * ({$distance} < {$kernel->number($this->far)} ? {$distance} : {$kernel->number($this->far)}));");
+    }
+
     public function key(): string
     {
         return "distances {$this->camera->eyeRow()} {$this->camera->height()} {$this->visible} {$this->far}";

@@ -9,6 +9,7 @@ use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\OwnShare;
+use Aumbrel\Core\Seen\DepthPass;
 use Aumbrel\Core\Seen\PlateWords;
 use Aumbrel\Core\Seen\SeenPlate;
 
@@ -17,7 +18,7 @@ final readonly class Veil implements Field
 {
     use OwnShare;
 
-    /** @param  list<array{SeenPlate, float}>  $plates  with what comes through from each, back to front */
+    /** @param  list<array{SeenPlate, float|array{DepthPass, SeenPlate}}>  $plates  with what comes through from each, or how far away its pixels are, back to front */
     public function __construct(private Distances $distances, private array $plates)
     {
     }
@@ -28,11 +29,24 @@ final readonly class Veil implements Field
         $this->distances->write($kernel, $row);
         $kernel->line("{$through} = {$row};");
         foreach ($this->plates as [$plate, $passes]) {
-            $kernel->line("{$through} += ".PlateWords::alpha($kernel, $plate)." * ({$kernel->number($passes)} - {$through});");
+            $kernel->line("{$through} += ".PlateWords::alpha($kernel, $plate)." * ({$this->passes($kernel, $passes)} - {$through});");
         }
         $kernel->line("{$veil} = 1.0 - {$through};");
 
         return $veil;
+    }
+
+    /** @param  float|array{DepthPass, SeenPlate}  $passes */
+    private function passes(KernelWriter $kernel, float|array $passes): string
+    {
+        if (! is_array($passes)) {
+            return $kernel->number($passes);
+        }
+        $distance = $kernel->variable('away');
+        $passes[0]->write($kernel, $passes[1], $distance);
+        $this->distances->writeFrom($kernel, $distance);
+
+        return $distance;
     }
 
     public function extent(): ?Extent
@@ -42,6 +56,6 @@ final readonly class Veil implements Field
 
     public function identity(): string
     {
-        return implode(' ', ['veil', $this->distances->key(), ...array_map(static fn (array $plate): string => "{$plate[0]->key()} {$plate[1]}", $this->plates)]);
+        return implode(' ', ['veil', $this->distances->key(), ...array_map(static fn (array $plate): string => "{$plate[0]->key()} ".(is_array($plate[1]) ? "{$plate[1][0]->key()} {$plate[1][1]->key()}" : $plate[1]), $this->plates)]);
     }
 }

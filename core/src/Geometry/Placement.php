@@ -33,6 +33,25 @@ final readonly class Placement
         return new self(new Point(0, 0), new Point(0, 0));
     }
 
+    /**
+     * How a picture of other pixels lies that shows the same.
+     *
+     * @param  float  $width  its pixels across to one of this picture's
+     * @param  float  $height  the same down
+     */
+    public function ofFiner(float $width, float $height): self
+    {
+        if ($width === 1.0 && $height === 1.0) {
+            return $this;
+        }
+        if ($this->fit === null && abs($width - $height) < 1e-9) {
+            return new self($this->place, new Point($this->pivot->x * $width, $this->pivot->y * $width), $this->scale / $width, $this->turn, $this->mirrored);
+        }
+        $coarser = Homography::affine(1 / $width, 0.0, 0.0, 0.0, 1 / $height, 0.0);
+
+        return new self($this->place, $this->pivot, $this->scale, $this->turn, $this->mirrored, $this->fit === null ? $coarser : $this->fit->after($coarser));
+    }
+
     /** Whether its rows are the scene's rows. */
     public function isUpright(): bool
     {

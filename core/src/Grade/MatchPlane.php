@@ -30,7 +30,7 @@ final readonly class MatchPlane implements Plane
     private const FLAT = 0.002;
 
     /** Less than so many pixels say nothing. */
-    private const LEAST = 4.0;
+    public const LEAST = 4.0;
 
     /**
      * @param  Closure(string, Window): ?SeenPlate  $seen  a plate by its id

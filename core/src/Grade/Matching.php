@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Grade;
 
+use Aumbrel\Core\Color\Difference;
 use Aumbrel\Core\Color\Luma;
+use Aumbrel\Core\Color\Oklab;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Kind\Beneath;
 use Aumbrel\Core\Kind\ForPlate;
+use Aumbrel\Core\Kind\Likens;
 use Aumbrel\Core\Kind\LooksBelow;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Surroundings;
@@ -23,7 +28,7 @@ use Aumbrel\Core\Value\Values;
  * images* (2001). Those of the plate that it is confined to toward what lies around it or toward a region; or all that lies
  * below toward a plate.
  */
-final readonly class Matching implements ForPlate, Grade, LooksBelow
+final readonly class Matching implements ForPlate, Grade, Likens, LooksBelow
 {
     use Recolours;
 
@@ -140,11 +145,22 @@ final readonly class Matching implements ForPlate, Grade, LooksBelow
         return true;
     }
 
+    public function apart(Site $site, Beneath $picture, Planes $planes): ?float
+    {
+        [$own, $wanted] = $this->plane($site, $picture)?->spreads($planes) ?? [null, null];
+
+        return $own === null || $wanted === null || min($own->weight, $wanted->weight) < MatchPlane::LEAST ? null : Difference::of(Oklab::toLinear(...$own->means), Oklab::toLinear(...$wanted->means));
+    }
+
     private function grade(Site $site): Grade
     {
-        $region = $this->to !== self::REGION ? null : [min($this->from->x, $this->until->x), min($this->from->y, $this->until->y), max($this->from->x, $this->until->x), max($this->from->y, $this->until->y)];
-        $plane = $this->problem($site) !== null ? null : new MatchPlane($site->beneath(), $site->seen(...), $this->to === self::PLATE ? null : $site->confinedTo(), $this->to === self::PLATE ? $this->plate : null, $region, $site->stage()->size());
+        return new self($this->to, $this->plate, $this->from, $this->until, $this->amounts, $this->ranges, $this->plane($site, $site->beneath()));
+    }
 
-        return new self($this->to, $this->plate, $this->from, $this->until, $this->amounts, $this->ranges, $plane);
+    private function plane(Site $site, Beneath $picture): ?MatchPlane
+    {
+        $region = $this->to !== self::REGION ? null : [min($this->from->x, $this->until->x), min($this->from->y, $this->until->y), max($this->from->x, $this->until->x), max($this->from->y, $this->until->y)];
+
+        return $this->problem($site) !== null ? null : new MatchPlane($picture, $site->seen(...), $this->to === self::PLATE ? null : $site->confinedTo(), $this->to === self::PLATE ? $this->plate : null, $region, $site->stage()->size());
     }
 }

@@ -12,6 +12,7 @@ use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Seen\DepthPass;
 use Aumbrel\Core\Seen\SeenPlate;
 
 /** A picture that stands in the scene: a plate, as other strips know it. */
@@ -51,6 +52,9 @@ interface Pictured extends StripKind
 
     /** How far away it is said to be, in distances of the scene's contact row; null when that follows from where it stands. */
     public function distance(): ?float;
+
+    /** The picture that tells how far away each of its pixels is; null without one. */
+    public function depthPass(): ?DepthPass;
 
     /** Whether shadows that others throw fall on it. */
     public function receives(): bool;

@@ -21,6 +21,9 @@ interface Site extends Surroundings
     /** A picture of the scene; null when there is none of that name. */
     public function picture(string $name): ?PictureSource;
 
+    /** A picture that belongs to a plate and shows the same, as the window sees it; null when one of them is not there. */
+    public function pass(string $plate, string $name): ?SeenPlate;
+
     /**
      * What the masks on its emitter make together; null when it has none.
      *

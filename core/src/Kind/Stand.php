@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Seen\DepthPass;
 
 /** A plate as shadows know it: where it stands, and what is there of it. */
 final readonly class Stand
@@ -16,8 +17,9 @@ final readonly class Stand
      * @param  float  $gap  to the wall that it hangs on, px
      * @param  bool  $receives  whether shadows fall on it
      * @param  float|null  $distance  how far away it is said to be, in distances of the contact row; null when that follows from where it stands
+     * @param  DepthPass|null  $depth  how far away each of its pixels is
      */
-    public function __construct(public string $id, public string $name, public Stance $stance, public Bounds $box, public array $feet, public float $gap, public bool $receives, public ?float $distance = null)
+    public function __construct(public string $id, public string $name, public Stance $stance, public Bounds $box, public array $feet, public float $gap, public bool $receives, public ?float $distance = null, public ?DepthPass $depth = null)
     {
     }
 

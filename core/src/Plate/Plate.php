@@ -30,6 +30,7 @@ use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Stance;
 use Aumbrel\Core\Picture\PictureSource;
+use Aumbrel\Core\Seen\DepthPass;
 use Aumbrel\Core\Seen\PlatePlane;
 use Aumbrel\Core\Seen\SeenPlate;
 use Aumbrel\Core\Value\BearingValue;
@@ -68,6 +69,7 @@ final readonly class Plate implements Pictured
         private float $gap,
         private bool $receives,
         private ?float $distance,
+        private Passes $passes,
         private array $own,
     ) {
     }
@@ -109,6 +111,7 @@ final readonly class Plate implements Pictured
             ToggleValue::named('receives', 'Takes shadows', 'placing')->shownWhen('stance', ['', Stance::Stands->value, Stance::Hangs->value]),
             NumberValue::optional('distance', 'Distance', 'placing', Unit::Factor, 0.05, 1000, 'where it stands', 0.1)->says('How far away it is, in distances of the floor\'s nearest row: haze covers it by that'),
             LineValue::optional('horizon', 'Horizon', 'placing', 'not drawn'),
+            ...Passes::parameters(),
             ...BaseTone::parameters(),
             ...Edge::parameters(),
             BearingValue::optional('bearing', 'Bearing', 'direction', 'not known'),
@@ -120,7 +123,7 @@ final readonly class Plate implements Pictured
         return new self($values->text('picture'), new Placement(
             $values->object('place', Point::class), $values->object('pivot', Point::class), $values->number('scale'), $values->number('turn'), $values->toggle('mirrored'),
         ), $values->optional('fit', Corners::class), BaseTone::from($values), Edge::from($values), $values->optional('horizon', Line::class), $values->optional('bearing', FoundBearing::class),
-            Stance::tryFrom($values->optionalText('stance') ?? ''), $values->optional('feet', Feet::class), $values->number('gap'), $values->toggle('receives'), $values->optionalNumber('distance'), $values->toArray());
+            Stance::tryFrom($values->optionalText('stance') ?? ''), $values->optional('feet', Feet::class), $values->number('gap'), $values->toggle('receives'), $values->optionalNumber('distance'), Passes::from($values), $values->toArray());
     }
 
     public function picture(): string
@@ -151,6 +154,11 @@ final readonly class Plate implements Pictured
     public function distance(): ?float
     {
         return $this->distance;
+    }
+
+    public function depthPass(): ?DepthPass
+    {
+        return $this->passes->depth;
     }
 
     public function receives(): bool

@@ -11,7 +11,7 @@ use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
 use Closure;
 
-/** What lies below a strip of a scene. */
+/** What lies below a strip of a scene, or that with it. */
 final readonly class BeneathStrip implements Beneath
 {
     /** @var list<Strip> */
@@ -20,9 +20,10 @@ final readonly class BeneathStrip implements Beneath
     private string $key;
 
     /** @param  Closure(Scene, list<Strip>, Window): array{list<float>, list<float>, list<float>, list<float>}  $colours */
-    public function __construct(private Scene $scene, string $strip, private Closure $colours)
+    public function __construct(private Scene $scene, string $strip, private Closure $colours, bool $withItself = false)
     {
-        $this->strips = $scene->under($strip)[0];
+        [$below, $itself] = $scene->under($strip);
+        $this->strips = $withItself ? [...$below, $itself] : $below;
         $this->key = (new LookedAt($scene))->name($this->strips);
     }
 

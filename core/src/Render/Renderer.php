@@ -13,6 +13,7 @@ use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Ground;
+use Aumbrel\Core\Kind\Likens;
 use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\ShapeStore;
@@ -153,6 +154,25 @@ final class Renderer
         $picture = $this->picture($shown, $window);
 
         return ScopeCounts::of($picture->bytes, $picture->columns, $picture->rows);
+    }
+
+    /**
+     * How far what a strip brings to other colours is from them, before and after it; CIEDE2000 of their means.
+     *
+     * @return array{before: float, after: float}|null null where that cannot be told
+     *
+     * @throws SceneError when there is no such strip
+     */
+    public function likeness(Scene $scene, string $id): ?array
+    {
+        $lit = $this->lit($scene);
+        $strip = $lit->under($id)[1];
+        $sites = $this->sites($lit, Window::whole($scene->width, $scene->height));
+        $site = new StripSite($strip, $sites);
+        $apart = fn (bool $withItself): ?float => $strip->kind instanceof Likens ? $strip->kind->apart($site, $sites->beneath($id, $withItself), $this->planes) : null;
+        [$before, $after] = [$apart(false), $apart(true)];
+
+        return $before === null || $after === null ? null : ['before' => $before, 'after' => $after];
     }
 
     /**

@@ -22,6 +22,7 @@ use Aumbrel\Core\Scene\LookedAt;
 use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
+use Aumbrel\Core\Seen\PlatePlane;
 use Aumbrel\Core\Seen\PlateWords;
 use Aumbrel\Core\Seen\SeenPlate;
 use Closure;
@@ -138,6 +139,15 @@ final class Sites
             ? $this->seen[$key] = $strip->kind->seen($this->shelf->picture($strip->kind->picture()), $strip->cutOut(), $window) : null;
     }
 
+    /** A picture that belongs to a plate, as the window sees it: it lies as that does; null when one of them is not there. */
+    public function pass(string $plate, string $name): ?SeenPlate
+    {
+        [$lying, $picture] = [$this->lying($plate), $this->picture($name)];
+
+        return $lying === null || $picture === null ? null
+            : new PlatePlane($picture, $lying->placement->ofFiner($picture->width() / $lying->picture->width(), $picture->height() / $lying->picture->height()), $this->window);
+    }
+
     /** A plate's picture and how it lies in the scene; null when there is no plate of that id. */
     public function lying(string $id): ?Lying
     {
@@ -147,10 +157,10 @@ final class Sites
         return $plate === null || $picture === null ? null : new Lying($picture, $plate->placement($picture->width(), $picture->height()));
     }
 
-    /** What lies below a strip. */
-    public function beneath(string $strip): BeneathStrip
+    /** What lies below a strip, or that with it. */
+    public function beneath(string $strip, bool $withItself = false): BeneathStrip
     {
-        return new BeneathStrip($this->scene, $strip, $this->colours);
+        return new BeneathStrip($this->scene, $strip, $this->colours, $withItself);
     }
 
     /** A picture of the scene; null when there is none of that name. */

@@ -45,6 +45,11 @@ final readonly class StripSite implements Site
         return $this->sites->seen($id, $window);
     }
 
+    public function pass(string $plate, string $name): ?SeenPlate
+    {
+        return $this->sites->pass($plate, $name);
+    }
+
     public function picture(string $name): ?PictureSource
     {
         return $this->sites->picture($name);

@@ -49,7 +49,7 @@ final readonly class Standings implements Grounds
                 break;
             }
             $stand = $strip->muted ? null : self::of($strip, $this->measures, $this->footings);
-            if ($stand !== null && ($stand->distance !== null || $this->measures->isCutOut($strip))) {
+            if ($stand !== null && ($stand->distance !== null || $stand->depth !== null || $this->measures->isCutOut($strip))) {
                 $under[] = $stand;
             }
         }
@@ -105,7 +105,7 @@ final readonly class Standings implements Grounds
         $feet = $footings->feet($strip);
 
         return ! $plate instanceof Pictured || $box === null || $feet === [] ? null
-            : new Stand($strip->id, $strip->name, $footings->stance($strip), $box, $feet, $plate->gap(), $plate->receives(), $plate->distance());
+            : new Stand($strip->id, $strip->name, $footings->stance($strip), $box, $feet, $plate->gap(), $plate->receives(), $plate->distance(), $plate->depthPass());
     }
 
     /** The box of what is there of a plate, in the scene. */

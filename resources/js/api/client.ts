@@ -240,6 +240,8 @@ export const api = {
     tones: (id: string, of: { strip: string; of: string; view: string; number: number; window: number[] }) => json<{ counts: number[] | null }>('POST', `scenes/${id}/tones`, of).then((reply) => reply.counts),
     /** What scopes draw of what is looked at, or of a strip by itself; null when a newer question came before the answer. */
     scopes: (id: string, of: { strip: string | null; view: string; number: number; window: number[] }) => json<{ found: ScopeCounts | null }>('POST', `scenes/${id}/scopes`, of).then((reply) => reply.found),
+    /** How far what a strip brings to other colours is from them, before and after it; null where that cannot be told. */
+    likeness: (id: string, of: { strip: string; view: string; number: number }) => json<{ found: { before: number; after: number } | null }>('POST', `scenes/${id}/likeness`, of).then((reply) => reply.found),
     values: (id: string, of: { at: Point; width: number; view: string; number: number }) => json<{ found: PlaceValues | null }>('POST', `scenes/${id}/values`, of).then((reply) => reply.found),
     /** The outline of a plate as it is cut out, in pixels of its picture. */
     outline: (id: string, strip: string) => json<{ rings: Point[][] }>('GET', `scenes/${id}/plates/${strip}/outline`).then((reply) => reply.rings),

@@ -19,6 +19,7 @@ import { MaskBench } from './MaskBench';
 import { tinting } from './MaskSoftness';
 import { Row } from '../controls/Row';
 import { thingHand, valueHand } from './hands';
+import { HowAlike } from './HowAlike';
 import { LevelField } from './LevelField';
 import { Likeness } from './Likeness';
 import { ModeSheet } from './ModeSheet';
@@ -139,6 +140,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                 <Section key={section} of={strip.kind} title={TITLES[section] ?? section} open={(at === 0 && !isPlate) || !FOLDED.includes(section)} note={at === 0 && section !== strip.kind && !isPlate ? kind?.label.toLowerCase() : undefined}>
                     {at === 0 && light && <LevelField name={strip.id} level={strip.level ?? 0} gestures={gestures} />}
                     {at === 0 && strip.atLimit && <p className="text-[12px] text-alarm">With {source?.name}’s level it is at the end of what a level can be.</p>}
+                    {at === 0 && kind?.likens && <HowAlike scene={scene} strip={strip} />}
                     {at === 0 && kind && kind.hangsOn.length > 0 && <HangsOn scene={scene} strip={strip} kinds={kind.hangsOn} gestures={gestures} />}
                     {shown
                         .filter((parameter) => parameter.section === section)

@@ -13,6 +13,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -271,6 +272,89 @@ export const stripKinds: StripKind[] = [
                 "says": "The eye level in this picture: plates are aligned by it"
             },
             {
+                "name": "depth",
+                "label": "Depth",
+                "type": "picture",
+                "section": "passes",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {},
+                "whenEmpty": "none",
+                "says": "A picture of how far away each place of the plate is, as renders bring it: haze by distance follows it"
+            },
+            {
+                "name": "depthEnds",
+                "label": "In depth",
+                "type": "choice",
+                "section": "passes",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "white is near",
+                    "black is near"
+                ],
+                "default": "white is near",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Which end of the depth picture is near"
+            },
+            {
+                "name": "depthNear",
+                "label": "Nearest",
+                "type": "number",
+                "section": "passes",
+                "unit": "×",
+                "least": 0.05,
+                "most": 1000,
+                "step": 0.1,
+                "choices": [],
+                "default": 1,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How far away the near end is, in distances of the floor's nearest row"
+            },
+            {
+                "name": "depthFar",
+                "label": "Furthest",
+                "type": "number",
+                "section": "passes",
+                "unit": "×",
+                "least": 0.05,
+                "most": 1000,
+                "step": 0.1,
+                "choices": [],
+                "default": 20,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How far away the far end is, in distances of the floor's nearest row"
+            },
+            {
+                "name": "depthInverse",
+                "label": "Holds 1 / distance",
+                "type": "switch",
+                "section": "passes",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Some renders write one over the distance"
+            },
+            {
                 "name": "exposure",
                 "label": "Exposure",
                 "type": "number",
@@ -443,6 +527,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [
             "lamp"
@@ -641,6 +726,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [
             "lamp"
@@ -827,6 +913,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [
             "lamp",
@@ -944,6 +1031,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": true,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -1101,6 +1189,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": "areas",
         "hangsOn": [
             "lamp",
@@ -1493,6 +1582,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -1699,6 +1789,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": "lines",
         "hangsOn": [
             "lamp",
@@ -1902,6 +1993,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [
             "sun"
@@ -2060,6 +2152,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [
             "lamp"
@@ -2389,6 +2482,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [
             "lamp",
@@ -2811,6 +2905,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [
             "lamp",
@@ -3115,6 +3210,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": "brush",
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -3170,6 +3266,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": "lamp",
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -3204,6 +3301,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": true,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [
             "lamp",
@@ -3383,6 +3481,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": true,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [
             "lamp",
@@ -3530,6 +3629,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": true,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -3642,6 +3742,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -3775,6 +3876,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [
             "lamp",
@@ -3906,6 +4008,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [
             "lamp",
@@ -3989,6 +4092,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -4315,6 +4419,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -4459,6 +4564,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -4555,6 +4661,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -4635,6 +4742,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -4752,6 +4860,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -4784,6 +4893,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -4848,6 +4958,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -5005,6 +5116,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -5069,6 +5181,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -5149,6 +5262,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -5200,6 +5314,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -5232,6 +5347,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -5285,6 +5401,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [
             "lamp",
@@ -5354,6 +5471,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": true,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -5536,6 +5654,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -5568,6 +5687,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": [
@@ -5648,6 +5768,7 @@ export const stripKinds: StripKind[] = [
         "liesUnder": false,
         "tip": null,
         "splits": false,
+        "likens": false,
         "shines": null,
         "hangsOn": [],
         "parameters": []

@@ -123,8 +123,12 @@ export class Gestures {
     }
 
     /** Grain for a plate, as what lies around it has it. */
-    grainAlike(strip: string): Promise<void> {
-        return this.add(this.of(strip, 'Grain as its neighbours', 'grain-alike'));
+    async grainAlike(strip: string): Promise<void> {
+        await this.add(this.of(strip, 'Grain as its neighbours', 'grain-alike'));
+        const done = this.scene()?.undo;
+        if (done?.startsWith('Grain as its neighbours:')) {
+            say(`${done}.`);
+        }
     }
 
     /** One stroke over a strip's falloff as it is so far. */

@@ -3,9 +3,13 @@
 declare(strict_types=1);
 
 use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Inliner;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\Power;
 use Aumbrel\Core\Kernel\Transfer;
 use Tests\Support\Folder;
+use Tests\Support\Rendering;
 
 it('keeps close to the transfer function of the standard', function (): void {
     // IEC 61966-2-1; errors in encoded values, in 1/255
@@ -49,3 +53,32 @@ it('has a kernel cached and compiled right after it was written', function (): v
     proc_close($process);
     expect($said['jit'])->toBeTrue()->and($said['cached'])->toBeTrue()->and($said['compiledBytes'])->toBeGreaterThan(2000);
 });
+
+/** @return list<float> what a formula makes of numbers from 0 to 1.5 */
+function worked(Closure $formula): array
+{
+    return Rendering::renderer([])->planes->sample(function (KernelWriter $kernel) use ($formula): string {
+        $x = $kernel->variable('x');
+        $kernel->line("{$x} = \$i / 4000.0;");
+        $formula($kernel, $x);
+
+        return $x;
+    }, Window::whole(6001, 1));
+}
+
+it('keeps close to powers', function (float $power): void {
+    $off = 0.0;
+    foreach (worked(fn (KernelWriter $kernel, string $x) => Power::write($kernel, $x, $power, $x)) as $at => $found) {
+        $off = max($off, abs($found - ($at / 4000) ** $power) / max(1.0, ($at / 4000) ** $power));
+    }
+    $finer = array_map(fn (int $at): float => abs(worked(fn (KernelWriter $kernel, string $x) => Power::write($kernel, $x, 1 / 3, $x, Power::FINER))[$at] - ($at / 4000) ** (1 / 3)), [80, 300, 900, 1400, 3000, 4700]);
+    expect($off * 255)->toBeLessThan(0.02)->and(max($finer) * 255)->toBeLessThan(0.002);
+})->with([0.1, 0.2, 1 / 3, 1 / 2.4, 0.5, 0.8, 1.0, 1.4, 2.0, 2.4, 3.0, 7.0]);
+
+it('keeps close to stops', function (float $stops): void {
+    $off = 0.0;
+    foreach (worked(fn (KernelWriter $kernel, string $x) => Power::writeOfTwo($kernel, $x, $stops, $x)) as $at => $found) {
+        $off = max($off, abs($found / 2 ** ($stops * $at / 4000) - 1));
+    }
+    expect($off)->toBeLessThan(3e-5)->and(worked(fn (KernelWriter $kernel, string $x) => Power::writeOfTwo($kernel, $x, $stops, $x))[0])->toBe(1.0);
+})->with([-4.0, -1.5, 0.0, 2.0, 4.0]);

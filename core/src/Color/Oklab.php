@@ -23,15 +23,34 @@ final class Oklab
         return [$red, $green, $blue];
     }
 
-    /** Linear sRGB, not below 0, to lightness and the two axes of colour, in place; for kernels to inline. */
+    /** Linear sRGB, not below 0, to lightness and the two axes of colour, in place. */
     public static function enter(float &$red, float &$green, float &$blue): void
     {
-        $l = (0.4122214708 * $red + 0.5363325363 * $green + 0.0514459929 * $blue) ** 0.3333333333333333;
-        $m = (0.2119034982 * $red + 0.6806995451 * $green + 0.1073969566 * $blue) ** 0.3333333333333333;
-        $s = (0.0883024619 * $red + 0.2817188376 * $green + 0.6299787005 * $blue) ** 0.3333333333333333;
-        $red = 0.2104542553 * $l + 0.7936177850 * $m - 0.0040720468 * $s;
-        $green = 1.9779984951 * $l - 2.4285922050 * $m + 0.4505937099 * $s;
-        $blue = 0.0259040371 * $l + 0.7827717662 * $m - 0.8086757660 * $s;
+        self::cones($red, $green, $blue);
+        [$red, $green, $blue] = [$red ** (1 / 3), $green ** (1 / 3), $blue ** (1 / 3)];
+        self::axes($red, $green, $blue);
+    }
+
+    /** What three kinds of cones see of linear sRGB, in place; for kernels to inline. */
+    public static function cones(float &$red, float &$green, float &$blue): void
+    {
+        $l = 0.4122214708 * $red + 0.5363325363 * $green + 0.0514459929 * $blue;
+        $m = 0.2119034982 * $red + 0.6806995451 * $green + 0.1073969566 * $blue;
+        $s = 0.0883024619 * $red + 0.2817188376 * $green + 0.6299787005 * $blue;
+        $red = $l;
+        $green = $m;
+        $blue = $s;
+    }
+
+    /** Lightness and the two axes of colour of the cube roots of what cones see, in place; for kernels to inline. */
+    public static function axes(float &$l, float &$m, float &$s): void
+    {
+        $lightness = 0.2104542553 * $l + 0.7936177850 * $m - 0.0040720468 * $s;
+        $a = 1.9779984951 * $l - 2.4285922050 * $m + 0.4505937099 * $s;
+        $b = 0.0259040371 * $l + 0.7827717662 * $m - 0.8086757660 * $s;
+        $l = $lightness;
+        $m = $a;
+        $s = $b;
     }
 
     /** Back to linear sRGB, in place; channels may lie outside of 0..1. */

@@ -124,9 +124,9 @@ final readonly class Bands implements Grade, StripKind
         } else {
             $kernel->line("{$a} *= {$factor}; {$b} *= {$factor};");
         }
-        $this->writeRange($kernel, $colour);
         $kernel->line('}');
-        InOklab::leave($kernel, $colour);
+        $this->writeRange($kernel, $colour);
+        InOklab::encode($kernel, $colour);
     }
 
     public function mayExceed(): bool
@@ -161,7 +161,7 @@ final readonly class Bands implements Grade, StripKind
     }
 
     /**
-     * Lowers the chroma of what the screen cannot show.
+     * Writes linear channels; of what the screen cannot show chroma is lowered first.
      *
      * @param  array{string, string, string}  $colour
      */
@@ -172,6 +172,8 @@ final readonly class Bands implements Grade, StripKind
         $kernel->inline([Oklab::class, 'leave'], [$red, $green, $blue]);
         $kernel->line("if ({$red} < -1e-4 || {$green} < -1e-4 || {$blue} < -1e-4 || {$red} > 1.0001 || {$green} > 1.0001 || {$blue} > 1.0001) {");
         $kernel->inline([self::class, 'shown'], $colour, $shown);
-        $kernel->line("{$colour[1]} *= {$shown}; {$colour[2]} *= {$shown}; }");
+        $kernel->line("{$red} = {$colour[0]}; {$green} = {$colour[1]} * {$shown}; {$blue} = {$colour[2]} * {$shown};");
+        $kernel->inline([Oklab::class, 'leave'], [$red, $green, $blue]);
+        $kernel->line("} {$colour[0]} = {$red}; {$colour[1]} = {$green}; {$colour[2]} = {$blue};");
     }
 }

@@ -56,7 +56,7 @@ final readonly class Contrast implements Grade, StripKind
     {
         foreach ($this->contrast === 0.0 ? [] : $colour as $channel) {
             $this->contrast > 0
-                ? $kernel->inline([Contrasted::class, 'harder'], [$channel, $kernel->number(1 + 2 * $this->contrast)], $channel)
+                ? Contrasted::writeHarder($kernel, $channel, 1 + 2 * $this->contrast, $channel)
                 : $kernel->inline([Contrasted::class, 'softer'], [$channel, $kernel->number($this->contrast)], $channel);
         }
     }

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Grade;
 
 use Aumbrel\Core\Color\Oklab;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\Power;
 use Aumbrel\Core\Kernel\Transfer;
 
 /** What grades have in common that work on lightness and chroma. */
@@ -20,7 +21,11 @@ final class InOklab
     public static function enter(KernelWriter $kernel, array $colour, float $gain = 1.0): void
     {
         self::decode($kernel, $colour, $gain);
-        $kernel->inline([Oklab::class, 'enter'], $colour);
+        $kernel->inline([Oklab::class, 'cones'], $colour);
+        foreach ($colour as $cone) {
+            Power::write($kernel, $cone, 1 / 3, $cone, Power::FINER);
+        }
+        $kernel->inline([Oklab::class, 'axes'], $colour);
     }
 
     /**

@@ -8,6 +8,7 @@ use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\Power;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Value\ChoiceValue;
 use Aumbrel\Core\Value\NumberValue;
@@ -95,7 +96,7 @@ final readonly class Levels implements Grade, StripKind
             }
             $kernel->line("{$channel} = ({$channel} - {$kernel->number($this->inBlack)}) * {$kernel->number(1 / ($this->inWhite - $this->inBlack))}; if ({$channel} < 0.0) { {$channel} = 0.0; }");
             if (abs($this->middle - 1.0) > 1e-9) {
-                $kernel->line("{$channel} = {$channel} ** {$kernel->number(1 / $this->middle)};");
+                Power::write($kernel, $channel, 1 / $this->middle, $channel);
             }
             if ($this->outBlack !== 0.0 || $this->outWhite !== 1.0) {
                 $kernel->line("{$channel} = {$kernel->number($this->outBlack)} + {$channel} * {$kernel->number($this->outWhite - $this->outBlack)}; if ({$channel} < 0.0) { {$channel} = 0.0; }");

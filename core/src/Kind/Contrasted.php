@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Kind;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\Power;
 
 /** A field with more or less contrast: nothing, a half and one stay, what is above one passes, so that black stays black. */
 final readonly class Contrasted implements Field
@@ -16,13 +17,13 @@ final readonly class Contrasted implements Field
     {
     }
 
-    /** 0.5 (2v)^(1+2c) up to a half, and mirrored above. */
-    public static function harder(float $value, float $power): float
+    /** Writes 0.5 (2v)^(1+2c) up to a half, and mirrored above, into a variable. */
+    public static function writeHarder(KernelWriter $kernel, string $value, float $power, string $into): void
     {
-        $side = $value > 0.5 ? 1.0 - $value : $value;
-        $side = $side > 0.0 ? 0.5 * (2.0 * $side) ** $power : 0.0;
-
-        return $value > 1.0 ? $value : ($value > 0.5 ? 1.0 - $side : $side);
+        $side = $kernel->variable('side');
+        $kernel->line("{$side} = {$value} > 0.5 ? 2.0 - 2.0 * {$value} : 2.0 * {$value}; if ({$side} < 0.0) { {$side} = 0.0; }");
+        Power::write($kernel, $side, $power, $side);
+        $kernel->line("{$into} = {$value} > 1.0 ? {$value} : ({$value} > 0.5 ? 1.0 - 0.5 * {$side} : 0.5 * {$side});");
     }
 
     /** v + 2c v (1-v) (2v-1), c below 0. */
@@ -36,7 +37,7 @@ final readonly class Contrasted implements Field
         $shape = $this->field->write($kernel, $window);
         $shaped = $kernel->variable('shaped');
         $this->contrast >= 0
-            ? $kernel->inline([self::class, 'harder'], [$shape, $kernel->number(1 + 2 * $this->contrast)], $shaped)
+            ? self::writeHarder($kernel, $shape, 1 + 2 * $this->contrast, $shaped)
             : $kernel->inline([self::class, 'softer'], [$shape, $kernel->number($this->contrast)], $shaped);
 
         return $shaped;

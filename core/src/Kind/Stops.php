@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\Power;
 
 /**
  * An exposure in stops, by how much of it there is: by illuminate the factor is 2^(stops x cover), above 1 or below. In the
@@ -27,7 +28,8 @@ final readonly class Stops implements Strength
     {
         $kernel->line("{$cover} *= {$shape};");
         if ($mode === BlendMode::Illuminate) {
-            $kernel->line("if ({$cover} > 0.0) { {$cover} = {$kernel->expression([self::class, 'beyond'], ["({$cover} * {$kernel->number($this->stops)})"])}; }");
+            Power::writeOfTwo($kernel, $cover, $this->stops, $cover);
+            $kernel->line("{$cover} -= 1.0;");
         }
     }
 

@@ -7,6 +7,7 @@ use Aumbrel\Core\CutOut\Pieces;
 use Aumbrel\Core\CutOut\Unstain;
 use Aumbrel\Core\Raster\Box;
 use Aumbrel\Core\Raster\Distance;
+use Aumbrel\Core\Raster\Halved;
 use Aumbrel\Core\Raster\Polygon;
 
 // against shapely, scipy and numpy; core/tests/reference/rasters.py writes the values
@@ -190,3 +191,9 @@ it('is exact on a star, wherever one stands', function (int $points, float $dept
     }
     expect($worst)->toBeLessThan(0.005);
 })->with([[7, 20.0], [5, 30.0], [19, 8.0]]);
+
+it('halves planes of any size', function (): void {
+    expect(Halved::ofAny([1.0, 3.0, 5.0, 7.0, 2.0, 6.0], 3, 2))->toBe([[3.25, 5.5], 2, 1])
+        ->and(Halved::ofAny(range(0.0, 15.0), 4, 4))->toBe([Halved::of(range(0.0, 15.0), 2, 2), 2, 2])
+        ->and(Halved::ofAny([2.0], 1, 1))->toBe([[2.0], 1, 1]);
+});

@@ -149,6 +149,25 @@ test('smoke hangs in a light, is drawn out by its handles, and the scope tells w
     await expect(panel).toBeHidden();
 });
 
+test('what does not belong is noticed in the picture, and mended with a click that adds a strip', async ({ page }) => {
+    const grain = (x: number, y: number) => ((x * 7919 + y * 104729 + ((x * y) % 13) * 31) % 41) - 20;
+    const scene = await newScene(page, pngOf(320, 200, (x, y) => [90 + grain(x, y), 92 + grain(x, y), 98 + grain(x, y)]));
+    const view = (await page.locator('[data-view]').boundingBox())!;
+    const disc = (x: number, y: number) => (Math.hypot(x - 54.5, y - 54.5) < 50 ? 255 : 0);
+    await drop(page, page.locator('[data-view]'), 'disc.png', 'image/png', pngOf(110, 110, (x, y) => [100, 98, 94, disc(x, y)], true), { x: view.width / 2, y: view.height / 2 });
+    await settled(page);
+    // of what was just placed nothing is said before the hand has gone on
+    await page.locator('[data-strip]').first().click({ position: { x: 40, y: 10 } });
+    await page.getByTestId('readings').click();
+    const noticed = page.getByRole('dialog', { name: 'Readings' });
+    await expect(noticed).toContainText('has grain of', { timeout: 20_000 });
+    // what is worth knowing before work begins stands there too
+    await expect(noticed).toContainText('is too flat for two gels: 0.0 stops from dark to bright.');
+    await written(page, () => noticed.getByRole('button', { name: /^Grain as its neighbours: \d/ }).click());
+    await expect(noticed).not.toContainText('has grain of');
+    expect((await valuesOf(page, scene, 'grain')).confinedTo).toBeDefined();
+});
+
 test.setTimeout(90_000);
 
 test('a plate is matched to what lies around it, given its grain, and the rest is brought along a light', async ({ page }) => {
@@ -164,6 +183,12 @@ test('a plate is matched to what lies around it, given its grain, and the rest i
     const [r, , b] = await at(page, 160);
     expect(r).toBeLessThan(170);
     expect(b).toBeGreaterThan(80);
+    // its bench says how far both were apart, and are
+    const apart = page.getByTestId('apart');
+    await expect(apart).toHaveText(/^\d+\.\d before, \d+\.\d after$/);
+    const [before, after] = (await apart.textContent())!.match(/\d+\.\d/g)!.map(Number);
+    expect(before).toBeGreaterThan(12);
+    expect(after).toBeLessThan(before! - 5);
     // toward a region: its corners are there to be dragged
     await page.getByLabel('Toward').selectOption('a region');
     await settled(page);
@@ -174,6 +199,7 @@ test('a plate is matched to what lies around it, given its grain, and the rest i
     await written(page, () => page.getByRole('button', { name: 'Grain as its neighbours' }).click());
     await settled(page);
     expect((await valuesOf(page, scene, 'grain')).values.strength as number).toBeGreaterThan(10);
+    await expect(page.getByText(/^Grain as its neighbours: \d+\.\d of 255\.$/)).toBeVisible();
     // a light, and the rest with it in a group under it
     await addSpot(page);
     await unfold(page, 'Likeness');

@@ -75,7 +75,7 @@ test('the compass sees two plates disagree; a mend is taken, and taken back', as
     await page.keyboard.press('Control+z');
     await settled(page);
     await page.getByTestId('readings').click();
-    await page.getByRole('dialog').getByRole('button', { name: 'It is meant' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'It is meant' }).first().click();
     await settled(page);
     await expect(page.getByTestId('readings')).toHaveText('No readings');
 });

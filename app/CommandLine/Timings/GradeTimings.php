@@ -35,7 +35,13 @@ final class GradeTimings
         'toward a light' => ['warmth', ['pull' => 40]],
     ];
 
-    /** @return array<string, array<string, float>|float|string> */
+    /** What a draft is rendered at. */
+    private const DRAFT = 0.5;
+
+    /** Kind, the value that is dragged, where it begins, by how much it goes on, and the rest of the strip. */
+    private const PLANES = ['bloom' => ['bloom', 'near', 20, 0.5, []], 'grain' => ['grain', 'strength', 30, 0.5, []], 'match' => ['match', 'colourBy', 50, 0.5, ['confinedTo' => 'heron']]];
+
+    /** @return array<string, mixed> */
     public function measure(): array
     {
         $renderer = new Renderer(new KernelStore(NamedScene::root().'/storage/kernels'), new FilePictures(NamedScene::root().'/demo/night-market', NamedScene::root().'/storage/pictures'));
@@ -54,7 +60,28 @@ final class GradeTimings
             $grades[$name] = ['ms' => round($cost, 1), 'plainStrips' => round($cost / $plain, 2), 'nsPerPixel' => round($cost * 1e6 / (self::WINDOW[0] * self::WINDOW[1]))];
         }
 
-        return ['unit' => 'ms at 1600 x 1000, beside one plain strip', 'plainStrip' => round($plain, 1), ...$grades];
+        return ['unit' => 'ms at 1600 x 1000, beside one plain strip', 'plainStrip' => round($plain, 1), ...$grades, 'planes' => $this->planes($renderer)];
+    }
+
+    /**
+     * One step of a drag on a value of which a plane is worked out, as a draft and settled.
+     *
+     * @return array<string, array{draft: float, settled: float}>
+     */
+    private function planes(Renderer $renderer): array
+    {
+        $planes = [];
+        foreach (self::PLANES as $name => [$kind, $value, $from, $step, $more]) {
+            $n = 0;
+            $dragged = static function (float $scale) use ($renderer, $kind, $value, $from, $step, $more, &$n): void {
+                $n++;
+                $renderer->picture(self::scene([['id' => 'heron', 'kind' => 'plate', 'values' => ['picture' => 'heron.png', 'place' => [500, 200]]], ['id' => 'a', 'kind' => $kind, ...$more, 'values' => [$value => $from + $n * $step]]]), new Window(0, 0, self::WINDOW[0], self::WINDOW[1], $scale));
+            };
+            $times = Stopwatch::inTurn(['draft' => static fn () => $dragged(self::DRAFT), 'settled' => static fn () => $dragged(1.0)], self::ROUNDS, 2);
+            $planes[$name] = ['draft' => round($times['draft'], 1), 'settled' => round($times['settled'], 1)];
+        }
+
+        return $planes;
     }
 
     /** @param  list<array<string, mixed>>  $strips */

@@ -11,6 +11,8 @@ use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Beneath;
 use Aumbrel\Core\Raster\Gaussian;
+use Aumbrel\Core\Raster\Halved;
+use Aumbrel\Core\Raster\Margin;
 
 /**
  * What spreads from the bright parts of a picture, one channel of linear light at the points of a window.
@@ -22,6 +24,9 @@ final readonly class BloomPlane implements Plane
 {
     /** Half the width of the soft step about the threshold. */
     private const KNEE = 0.1;
+
+    /** A blur of so many points is as smooth on half as many. */
+    private const COARSE = 6.0;
 
     /** Nothing spreads as if it were brighter than this, linear. */
     private const BRIGHTEST = 8.0;
@@ -113,10 +118,24 @@ final readonly class BloomPlane implements Plane
     {
         $sums = array_fill(0, $this->points->columns * $this->points->rows, 0.0);
         foreach ($this->blurs as [$sigma, $share]) {
-            $blurred = Gaussian::blur($plane, $columns, $rows, $sigma / $this->points->step());
+            $sigma /= $this->points->step();
+            // what is blurred widely is blurred on fewer points, and a narrow blur needs less around it
+            $needed = min($margin, (int) ceil(Gaussian::REACH * $sigma));
+            [$blurred, $across, $down] = [Margin::cut($plane, $columns, $rows, $margin - $needed), $columns - 2 * ($margin - $needed), $rows - 2 * ($margin - $needed)];
+            for ($fewer = 1; $sigma / $fewer > self::COARSE; $fewer *= 2) {
+                [$blurred, $across, $down] = Halved::ofAny($blurred, $across, $down);
+            }
+            // means of several points, and lines between fewer, blur as well
+            $blurred = Gaussian::blur($blurred, $across, $down, sqrt($sigma ** 2 - ($fewer ** 2 - 1) / 12 - ($fewer === 1 ? 0 : $fewer ** 2 / 6)) / $fewer);
             for ($row = 0, $at = 0; $row < $this->points->rows; $row++) {
-                for ($column = 0, $from = ($row + $margin) * $columns + $margin; $column < $this->points->columns; $column++, $at++, $from++) {
-                    $sums[$at] += $share * $blurred[$from];
+                $v = min($down - 1.001, max(0.0, ($row + $needed + 0.5) / $fewer - 0.5));
+                [$upper, $fy] = [(int) $v * $across, $v - (int) $v];
+                for ($column = 0; $column < $this->points->columns; $column++, $at++) {
+                    $u = ($column + $needed + 0.5) / $fewer - 0.5;
+                    $from = (int) $u;
+                    $fx = $u - $from;
+                    $from += $upper;
+                    $sums[$at] += $share * ($fewer === 1 ? $blurred[$from] : (1.0 - $fy) * ($blurred[$from] + $fx * ($blurred[$from + 1] - $blurred[$from])) + $fy * ($blurred[$from + $across] + $fx * ($blurred[$from + $across + 1] - $blurred[$from + $across])));
                 }
             }
         }

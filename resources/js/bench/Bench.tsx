@@ -28,10 +28,10 @@ import { SourceBench } from './SourceBench';
 import { StageBench } from './StageBench';
 import { TonesBench } from './TonesBench';
 
-const TITLES: Record<string, string> = { light: 'Light', shadow: 'Shadow', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones', ends: 'Ends', brightness: 'Brightness alone', channels: 'Single channels' };
+const TITLES: Record<string, string> = { light: 'Light', shadow: 'Shadow', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones', ends: 'Ends', brightness: 'Brightness alone', channels: 'Single channels', passes: 'Passes' };
 
 /** Sections that are folded until they are wanted; among them what is dragged on the picture. */
-const FOLDED = ['placing', 'reach', 'base', 'edge', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone', 'ends', 'brightness', 'channels'];
+const FOLDED = ['placing', 'reach', 'base', 'edge', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone', 'ends', 'brightness', 'channels', 'passes'];
 
 /** A plate's sections in the order of the work; those of other kinds come as the core names them. */
 const ORDER = ['direction', 'placing', 'base', 'edge'];

@@ -28,11 +28,13 @@ use Aumbrel\Core\Kind\Kinds;
 use Aumbrel\Core\Light\Beam;
 use Aumbrel\Core\Light\Glow;
 use Aumbrel\Core\Light\Halo;
+use Aumbrel\Core\Light\KeyLight;
 use Aumbrel\Core\Light\Leak;
 use Aumbrel\Core\Light\LineOfLight;
 use Aumbrel\Core\Light\Paint;
 use Aumbrel\Core\Light\Pattern;
 use Aumbrel\Core\Light\Rim;
+use Aumbrel\Core\Light\Skylight;
 use Aumbrel\Core\Light\Spot;
 use Aumbrel\Core\Light\SpotOnto;
 use Aumbrel\Core\Light\Sun;
@@ -63,6 +65,8 @@ final class Registry
                 Spot::class,
                 SpotOnto::class,
                 Rim::class,
+                KeyLight::class,
+                Skylight::class,
                 Wash::class,
                 Glow::class,
                 Halo::class,

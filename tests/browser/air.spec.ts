@@ -1,22 +1,11 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addSpot, dragHandle, drop, newScene, onScreen, pngOf, settled, shownAt, unfold, written } from './help';
+import { add, addSpot, dragHandle, drop, newScene, onScreen, pngOf, settled, shownAt, unfold, valuesOf, written } from './help';
 
 /** Tones from black on the left to white on the right. */
 const wedge = pngOf(320, 200, (x) => [Math.floor((x * 255) / 319), Math.floor((x * 255) / 319), Math.floor((x * 255) / 319)]);
 
 /** An orange half and a blue one, not too rich. */
 const halves = pngOf(320, 200, (x) => (x < 160 ? [190, 120, 70] : [30, 90, 220]));
-
-type Values = Record<string, unknown>;
-
-const valuesOf = async (page: Page, scene: string, kind: string) =>
-    ((await (await page.request.get(`/api/scenes/${scene}`)).json()) as { strips: { kind: string; values: Values; confinedTo?: string; id: string; name: string }[] }).strips.find((strip) => strip.kind === kind)!;
-
-const add = async (page: Page, name: RegExp) => {
-    await page.getByRole('button', { name: 'Add a strip' }).click();
-    await page.getByRole('button', { name }).first().click();
-    await settled(page);
-};
 
 const at = async (page: Page, x: number, y = 100) => shownAt(page, ...(await onScreen(page, [x, y])));
 

@@ -211,3 +211,17 @@ export async function unfold(page: Page, title: string): Promise<void> {
     }
     await expect(part).toHaveAttribute('open', '');
 }
+
+type SeenStrip = { kind: string; values: Record<string, unknown>; confinedTo?: string; id: string; name: string };
+
+/** The first strip of a kind, as it is stored. */
+export async function valuesOf(page: Page, scene: string, kind: string): Promise<SeenStrip> {
+    return ((await (await page.request.get(`/api/scenes/${scene}`)).json()) as { strips: SeenStrip[] }).strips.find((strip) => strip.kind === kind)!;
+}
+
+/** Adds a strip by the words of the shelf. */
+export async function add(page: Page, name: RegExp): Promise<void> {
+    await page.getByRole('button', { name: 'Add a strip' }).click();
+    await page.getByRole('button', { name }).first().click();
+    await settled(page);
+}

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Bearing\FoundBearing;
+use Aumbrel\Core\Body\Form;
 use Aumbrel\Core\CutOut\CutMask;
 use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Geometry\Placement;
@@ -55,6 +56,9 @@ interface Pictured extends StripKind
 
     /** The picture that tells how far away each of its pixels is; null without one. */
     public function depthPass(): ?DepthPass;
+
+    /** How its form is made. */
+    public function form(): Form;
 
     /** Whether shadows that others throw fall on it. */
     public function receives(): bool;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Kind;
 
+use Aumbrel\Core\Body\BodyPlane;
 use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Geometry\Path;
 use Aumbrel\Core\Geometry\Window;
@@ -20,6 +21,9 @@ interface Site extends Surroundings
 
     /** A picture of the scene; null when there is none of that name. */
     public function picture(string $name): ?PictureSource;
+
+    /** Which way a plate's surface faces, as the window sees it; null when there is no plate of that id. */
+    public function body(string $plate): ?BodyPlane;
 
     /** A picture that belongs to a plate and shows the same, as the window sees it; null when one of them is not there. */
     public function pass(string $plate, string $name): ?SeenPlate;

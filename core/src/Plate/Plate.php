@@ -8,6 +8,7 @@ use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Bearing\FoundBearing;
 use Aumbrel\Core\Bearing\Method;
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Body\Form;
 use Aumbrel\Core\CutOut\CutMask;
 use Aumbrel\Core\CutOut\CutMasks;
 use Aumbrel\Core\CutOut\CutPlane;
@@ -154,6 +155,11 @@ final readonly class Plate implements Pictured
     public function distance(): ?float
     {
         return $this->distance;
+    }
+
+    public function form(): Form
+    {
+        return $this->passes->form;
     }
 
     public function depthPass(): ?DepthPass

@@ -76,7 +76,7 @@ final readonly class Agreement
 
         return new Reading(
             "away {$strip->id}", 'away', [$strip->id], sprintf('%s lies on the side away from every light: the nearest, %s, is %.0f° off.', $strip->name, $nearest[0], $nearest[2]),
-            'An edge shines only where a light comes from.', round($nearest[2], 1), '°', null,
+            'What faces away from every light is not lit.', round($nearest[2], 1), '°', null,
             [new Mend('turn to the light', "Turn it to {$nearest[0]}", $strip->id, $kind->turnedTo($nearest[1], $from, $this->scene->stage)), new Mend(Mend::ACCEPT, 'It is meant')],
         );
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
+use Aumbrel\Core\Body\BodyPlane;
+use Aumbrel\Core\Body\PlateBody;
 use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Frame;
@@ -137,6 +139,21 @@ final class Sites
 
         return $strip !== null && $strip->kind instanceof Pictured
             ? $this->seen[$key] = $strip->kind->seen($this->shelf->picture($strip->kind->picture()), $strip->cutOut(), $window) : null;
+    }
+
+    /** Which way a plate's surface faces; null when there is no plate of that id. */
+    public function body(string $id): ?BodyPlane
+    {
+        [$plate, $lying, $seen] = [$this->scene->plate($id), $this->lying($id), $this->seen($id)];
+        if ($plate === null || $lying === null || $seen === null) {
+            return null;
+        }
+        $form = $plate->form();
+        $normals = $form->normals === null ? null : $this->picture($form->normals);
+        $body = new PlateBody($lying->picture, $this->outline($id), $form, $normals);
+        $margin = BodyPlane::margin($body, $lying->placement, $this->window);
+
+        return new BodyPlane($body, $lying->placement, $seen, $this->window, $normals === null ? null : $this->pass($id, (string) $form->normals), $margin === 0 ? null : $this->seen($id, $this->window->padded($margin)));
     }
 
     /** A picture that belongs to a plate, as the window sees it: it lies as that does; null when one of them is not there. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
+use Aumbrel\Core\Body\BodyPlane;
 use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Geometry\Path;
 use Aumbrel\Core\Geometry\Window;
@@ -43,6 +44,11 @@ final readonly class StripSite implements Site
     public function seen(string $id, ?Window $window = null): ?SeenPlate
     {
         return $this->sites->seen($id, $window);
+    }
+
+    public function body(string $plate): ?BodyPlane
+    {
+        return $this->sites->body($plate);
     }
 
     public function pass(string $plate, string $name): ?SeenPlate

@@ -45,7 +45,7 @@ final readonly class Parameter
         return new self($name, $label, $section, $type, null, true, $whenEmpty);
     }
 
-    /** @param  list<string>  $choices */
+    /** @param  list<string>  $choices  none for whatever it is, as long as it is something */
     public function shownWhen(string $other, array $choices): self
     {
         return new self($this->name, $this->label, $this->section, $this->type, $this->default, $this->optional, $this->whenEmpty, [...$this->shownWhen, $other => $choices], $this->says, $this->former);

@@ -28,13 +28,13 @@ import { SourceBench } from './SourceBench';
 import { StageBench } from './StageBench';
 import { TonesBench } from './TonesBench';
 
-const TITLES: Record<string, string> = { light: 'Light', shadow: 'Shadow', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones', ends: 'Ends', brightness: 'Brightness alone', channels: 'Single channels', passes: 'Passes' };
+const TITLES: Record<string, string> = { light: 'Light', shadow: 'Shadow', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones', ends: 'Ends', brightness: 'Brightness alone', channels: 'Single channels', body: 'Body' };
 
 /** Sections that are folded until they are wanted; among them what is dragged on the picture. */
-const FOLDED = ['placing', 'reach', 'base', 'edge', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone', 'ends', 'brightness', 'channels', 'passes'];
+const FOLDED = ['placing', 'reach', 'base', 'edge', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone', 'ends', 'brightness', 'channels', 'body'];
 
 /** A plate's sections in the order of the work; those of other kinds come as the core names them. */
-const ORDER = ['direction', 'placing', 'base', 'edge'];
+const ORDER = ['direction', 'placing', 'base', 'edge', 'body'];
 
 const ADVICE: Record<Step, string> = {
     Match: 'Drop a picture on the view: it becomes a plate. Cut it out with Paint or Outline, find its bearing, and look at the compass.',
@@ -254,9 +254,10 @@ function Mix({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures:
             {(strip.family !== 'group' || strip.closed) && (
                 <>
                     <Told says="How it is mixed with what lies beneath: as light, or as tones are laid over each other">
-                        <ChoiceField label="Mode" value={strip.mode} choices={modes.map((mode) => ({ value: mode, label: mode }))} onSet={(mode) => void gestures.change(strip.id, { mode }, 'Mode')} />
+                        <ChoiceField label="Mode" value={strip.mode} choices={modes.map((mode) => ({ value: mode, label: mode }))} onSet={(mode) => void gestures.change(strip.id, { mode }, 'Mode')}>
+                            <ModeSheet scene={scene} strip={strip} gestures={gestures} />
+                        </ChoiceField>
                     </Told>
-                    <ModeSheet scene={scene} strip={strip} gestures={gestures} />
                 </>
             )}
             {isLight(strip) && (

@@ -1,4 +1,4 @@
-import { X } from 'lucide-react';
+import { LayoutGrid, X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { api } from '../api/client';
@@ -28,8 +28,8 @@ export function ModeSheet({ scene, strip, gestures }: { scene: Scene; strip: Str
     return (
         <Dialog.Root modal={false} open={isOpen} onOpenChange={(open) => (open ? work.modes(true) : close())}>
             <Dialog.Trigger asChild>
-                <button className="self-start rounded-sm border border-line px-2 py-0.5 hover:bg-raised" title="This strip under every mode">
-                    Modes side by side
+                <button aria-label="Modes side by side" className="rounded-sm border border-line p-1 hover:bg-raised" title="Modes side by side: this strip under every mode">
+                    <LayoutGrid size={14} />
                 </button>
             </Dialog.Trigger>
             <Dialog.Portal>

@@ -1,8 +1,9 @@
-import { useId } from 'react';
+import { useId, type ReactNode } from 'react';
 import type { ValueProps } from './hand';
 import { Row } from './Row';
 
-export function ChoiceField({ label, value, choices, onSet }: { label: string; value: string; choices: { value: string; label: string }[]; onSet: (value: string) => void }) {
+/** One of several; what stands beside it belongs to it. */
+export function ChoiceField({ label, value, choices, onSet, children }: { label: string; value: string; choices: { value: string; label: string }[]; onSet: (value: string) => void; children?: ReactNode }) {
     const id = useId();
     return (
         <Row label={label} id={id}>
@@ -13,6 +14,7 @@ export function ChoiceField({ label, value, choices, onSet }: { label: string; v
                     </option>
                 ))}
             </select>
+            {children}
         </Row>
     );
 }

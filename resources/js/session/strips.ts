@@ -114,7 +114,7 @@ export function numberOf(values: Values, name: string, otherwise = 0): number {
 
 /** Whether a value has a meaning beside the others. */
 export function isShown(parameter: Parameter, values: Values): boolean {
-    return Object.entries(parameter.shownWhen).every(([other, choices]) => choices.includes(String(values[other] ?? '')));
+    return Object.entries(parameter.shownWhen).every(([other, choices]) => (choices.length === 0 ? values[other] != null : choices.includes(String(values[other] ?? ''))));
 }
 
 export function clamp(value: number, least: number, most: number): number {

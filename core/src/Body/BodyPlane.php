@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Body;
+
+use Aumbrel\Core\Color\Luma;
+use Aumbrel\Core\Geometry\Placement;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\Pixels;
+use Aumbrel\Core\Raster\Gaussian;
+use Aumbrel\Core\Raster\Margin;
+use Aumbrel\Core\Seen\SeenPlate;
+
+/**
+ * Which way a plate's surface faces at every pixel of a window, as the scene sees it: x to the right, y up, and whatever is left
+ * of a length of 1 toward the viewer. Two numbers a pixel, packed: kept while a light is walked around the plate.
+ */
+final readonly class BodyPlane implements Plane
+{
+    /** What faces the viewer. */
+    private const FRONT = self::HALF << 16 | self::HALF;
+
+    private const HALF = 32768;
+
+    private const UNIT = 32767.0;
+
+    /** Of a normal shorter than this nothing can be told. */
+    private const LEAST = 0.25;
+
+    /** Detail is as large as this share of the plate's shorter side, where that is not said. */
+    private const OF_SIZE = 0.015;
+
+    /**
+     * @param  SeenPlate  $plate  as the window sees it
+     * @param  SeenPlate|null  $normals  the picture of its normals as the window sees it
+     * @param  SeenPlate|null  $tones  the plate in a window that is larger by what its detail needs around it
+     */
+    public function __construct(private PlateBody $body, private Placement $placement, private SeenPlate $plate, private Window $window, private ?SeenPlate $normals = null, private ?SeenPlate $tones = null)
+    {
+    }
+
+    /** How many pixels around a window decide about the detail inside it; 0 without any. */
+    public static function margin(PlateBody $body, Placement $placement, Window $window): int
+    {
+        return $body->form->detail === 0.0 ? 0 : Margin::atLeast(Gaussian::REACH * self::detailSize($body, $placement) * $window->scale + 2);
+    }
+
+    /** Scene pixels. */
+    private static function detailSize(PlateBody $body, Placement $placement): float
+    {
+        if ($body->form->detailSize !== null) {
+            return $body->form->detailSize * $placement->map()->scaleAt($placement->pivot->x, $placement->pivot->y);
+        }
+        [$first, $second, , $last] = $placement->corners($body->picture->width(), $body->picture->height());
+
+        return self::OF_SIZE * min(hypot($second[0] - $first[0], $second[1] - $first[1]), hypot($last[0] - $first[0], $last[1] - $first[1]));
+    }
+
+    public function key(): string
+    {
+        return "{$this->body->key()} {$this->placement->key()} {$this->window->key()}".($this->body->form->detail === 0.0 ? '' : " {$this->plate->key()}");
+    }
+
+    /** Writes what the current pixel faces into three variables. */
+    public static function write(KernelWriter $kernel, self $plane, string $x, string $y, string $z): void
+    {
+        $packed = $kernel->plane($plane);
+        $kernel->line("{$x} = (({$packed}[\$i] >> 16 & 65535) - ".self::HALF.') * '.sprintf('%.17e', 1 / self::UNIT).'; '."{$y} = (({$packed}[\$i] & 65535) - ".self::HALF.') * '.sprintf('%.17e', 1 / self::UNIT).';');
+        $kernel->line("{$z} = 1.0 - {$x} * {$x} - {$y} * {$y}; {$z} = {$z} > 0.0 ? sqrt({$z}) : 0.0;");
+    }
+
+    /** @return list<int> */
+    public function fill(Planes $planes): array
+    {
+        $packed = array_fill(0, $this->window->columns * $this->window->rows, self::FRONT);
+        $turn = $this->turn();
+        [$cos, $sin, $side] = [cos($turn), sin($turn), $this->placement->mirrored ? -1.0 : 1.0];
+        $rise = $this->rise($planes);
+        foreach ($this->read($planes) as $at => [$x, $y, $z]) {
+            $x *= $side;
+            [$x, $y] = [$x * $cos - $y * $sin, $x * $sin + $y * $cos];
+            if ($rise !== null) {
+                $x -= $rise[0][$at] * $z;
+                $y += $rise[1][$at] * $z;
+            }
+            $length = self::UNIT / sqrt($x * $x + $y * $y + $z * $z + 1e-12);
+            $packed[$at] = (int) ($x * $length + self::HALF + 0.5) << 16 | (int) ($y * $length + self::HALF + 0.5);
+        }
+
+        /** @var list<int> $packed changed only where it had values already */
+        return $packed;
+    }
+
+    /** How far it is turned against its picture, counter-clockwise; in perspective by what is nearest to a turn. */
+    private function turn(): float
+    {
+        $fit = $this->placement->fit;
+        if ($fit === null) {
+            return deg2rad($this->placement->turn);
+        }
+        [$a, $b, $d, $e] = $fit->jacobian($this->placement->pivot->x, $this->placement->pivot->y);
+        $own = -atan2($d - $b, $a + $e);
+
+        return deg2rad($this->placement->turn) + ($this->placement->mirrored ? -$own : $own);
+    }
+
+    /**
+     * In the plate's own picture, by the pixels of the window where something of it is seen: x to the right, y up, z toward the viewer, of any length.
+     *
+     * @return \Generator<int, array{float, float, float}>
+     */
+    private function read(Planes $planes): \Generator
+    {
+        $dome = $this->body->outline === null ? null : new DomePlane($this->body->outline);
+        $values = $dome === null ? [] : $planes->numbers($dome);
+        $normals = $this->normals === null ? null : new Pixels($planes->pixels($this->normals), $this->normals->bits());
+        [$reds, $greens, $blues] = $normals?->channels() ?? [[], [], []];
+        $upward = $normals === null || ($this->body->form->upward ?? ($this->body->normals === null || NormalPass::growsUpward($this->body->normals)));
+        [$columns, $rows, $unit] = [$dome->size->columns ?? 1, $dome->size->rows ?? 1, 1 / 2 ** ($dome->size->level ?? 0)];
+        $round = $this->body->form->roundness;
+        $toPicture = $this->placement->map()->inverse();
+        [$left, $step] = [$this->window->xOf(0), $this->window->step()];
+        for ($row = 0; $row < $this->window->rows; $row++) {
+            $y = $this->window->yOf($row);
+            $span = $this->plate->span($y);
+            if ($span === null) {
+                continue;
+            }
+            $first = (int) max(0.0, floor(($span[0] - $left) / $step));
+            $end = (int) min((float) $this->window->columns, ceil(($span[1] - $left) / $step) + 1);
+            for ($column = $first, $at = $row * $this->window->columns + $first; $column < $end; $column++, $at++) {
+                if ($normals !== null) {
+                    [$nx, $ny, $nz] = [2 * $reds[$at] - 1, 2 * $greens[$at] - 1, 2 * $blues[$at] - 1];
+                    if ($nx * $nx + $ny * $ny + $nz * $nz > self::LEAST ** 2) {
+                        yield $at => [$nx, $upward ? $ny : -$ny, max(0.0, $nz)];
+
+                        continue;
+                    }
+                }
+                if ($dome === null) {
+                    continue;
+                }
+                [$px, $py] = $toPicture->at($left + $column * $step, $y);
+                $u = min($columns - 1.001, max(0.0, $px * $unit - 0.5));
+                $v = min($rows - 1.001, max(0.0, $py * $unit - 0.5));
+                [$u0, $v0] = [(int) $u, (int) $v];
+                [$fu, $fv] = [$u - $u0, $v - $v0];
+                $a = 3 * ($v0 * $columns + $u0);
+                $c = $a + 3 * $columns;
+                [$w00, $w10, $w01, $w11] = [(1 - $fu) * (1 - $fv), $fu * (1 - $fv), (1 - $fu) * $fv, $fu * $fv];
+                yield $at => [
+                    -$round * ($w00 * $values[$a + 1] + $w10 * $values[$a + 4] + $w01 * $values[$c + 1] + $w11 * $values[$c + 4]),
+                    $round * ($w00 * $values[$a + 2] + $w10 * $values[$a + 5] + $w01 * $values[$c + 2] + $w11 * $values[$c + 5]),
+                    2 * sqrt(max(0.0, $w00 * $values[$a] + $w10 * $values[$a + 3] + $w01 * $values[$c] + $w11 * $values[$c + 3])) + 1e-6,
+                ];
+            }
+        }
+    }
+
+    /**
+     * The slopes of the heights that its tones are taken for, to the right and down, scene pixels to one.
+     *
+     * @return array{list<float>, list<float>}|null null without detail
+     */
+    private function rise(Planes $planes): ?array
+    {
+        if ($this->tones === null) {
+            return null;
+        }
+        $size = self::detailSize($this->body, $this->placement);
+        $margin = self::margin($this->body, $this->placement, $this->window);
+        $pixels = new Pixels($planes->pixels($this->tones), $this->tones->bits());
+        [$red, $green, $blue] = $pixels->channels();
+        $alpha = $pixels->alpha();
+        [$columns, $rows, $perPixel] = [$this->window->columns + 2 * $margin, $this->window->rows + 2 * $margin, $this->window->scale];
+        $luma = array_map(static fn (float $r, float $g, float $b, float $a): float => Luma::of($r, $g, $b) * $a, $red, $green, $blue, $alpha);
+        $blurred = static function (float $sigma) use ($luma, $alpha, $columns, $rows, $perPixel): array {
+            [$sums, $weights] = [Gaussian::blur($luma, $columns, $rows, $sigma * $perPixel), Gaussian::blur($alpha, $columns, $rows, $sigma * $perPixel)];
+
+            return array_map(static fn (float $sum, float $weight): float => $weight > 0.02 ? $sum / $weight : 0.0, $sums, $weights);
+        };
+        $high = $this->body->form->detail * $size * $perPixel;
+        $heights = array_map(static fn (float $fine, float $wide): float => $high * ($fine - $wide), $blurred(1.0), $blurred($size));
+        $across = $down = [];
+        foreach ($heights as $at => $height) {
+            $x = $at % $columns;
+            $isInside = $alpha[$at] > 0.5;
+            $across[] = $isInside ? 0.5 * (($x + 1 < $columns ? $heights[$at + 1] : $height) - ($x > 0 ? $heights[$at - 1] : $height)) : 0.0;
+            $down[] = $isInside ? 0.5 * (($heights[$at + $columns] ?? $height) - ($heights[$at - $columns] ?? $height)) : 0.0;
+        }
+
+        return [Margin::cut($across, $columns, $rows, $margin), Margin::cut($down, $columns, $rows, $margin)];
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Body;
+
+/** How a plate's form is made: of its outline, of its own tones, or of a picture of its normals. */
+final readonly class Form
+{
+    /**
+     * @param  float  $roundness  0 is flat, 1 the sphere over a circle, up to 2
+     * @param  float  $detail  -1..1, how far its tones stand out; below 0 dark ones do
+     * @param  float|null  $detailSize  how large that is, px of its picture; null for a share of its size
+     * @param  string|null  $normals  the plain name of the picture of its normals
+     * @param  bool|null  $upward  whether green grows upward in that; null for as it seems
+     * @param  string|null  $openness  the plain name of the picture of how open it is to the sky
+     */
+    public function __construct(
+        public float $roundness = 1.0,
+        public float $detail = 0.0,
+        public ?float $detailSize = null,
+        public ?string $normals = null,
+        public ?bool $upward = null,
+        public ?string $openness = null,
+    ) {
+    }
+
+    public function key(): string
+    {
+        return implode(' ', [$this->roundness, $this->detail, $this->detailSize ?? 'own', $this->normals ?? '', json_encode($this->upward)]);
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+use Aumbrel\Core\Bearing\Bearing;
+use Aumbrel\Core\Body\BodyPlane;
+use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\Field;
+use Aumbrel\Core\Kind\OwnShare;
+use Aumbrel\Core\Seen\PlateWords;
+use Aumbrel\Core\Seen\SeenPlate;
+
+/** How much of a sky a plate's body sees. */
+final readonly class SkyField implements Field
+{
+    use OwnShare;
+
+    /** @param  SeenPlate|null  $openness  the picture of how open each place is */
+    public function __construct(private BodyPlane $body, private SeenPlate $plate, private Bearing $up, private ?SeenPlate $openness)
+    {
+    }
+
+    public function write(KernelWriter $kernel, Window $window): string
+    {
+        [$nx, $ny, $nz, $sky] = array_map($kernel->variable(...), ['nx', 'ny', 'nz', 'sky']);
+        BodyPlane::write($kernel, $this->body, $nx, $ny, $nz);
+        [$x, $y, $z] = array_map(static fn (float $way): string => $kernel->number(0.5 * $way), $this->up->vector());
+        $open = $this->openness === null ? '' : ' * '.PlateWords::colour($kernel, $this->openness)[0];
+        $kernel->line("{$sky} = (0.5 + {$nx} * {$x} + {$ny} * {$y} + {$nz} * {$z}){$open};");
+
+        return $sky;
+    }
+
+    public function extent(): Extent
+    {
+        return $this->plate;
+    }
+
+    public function identity(): string
+    {
+        return "skylight {$this->up->azimuth} {$this->up->elevation} {$this->openness?->key()} on {$this->body->key()}";
+    }
+}

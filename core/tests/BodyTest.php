@@ -1,0 +1,235 @@
+<?php
+
+declare(strict_types=1);
+
+use Aumbrel\Core\Body\NormalPass;
+use Aumbrel\Core\Color\Srgb;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Raster\Membrane;
+use Aumbrel\Core\Registry;
+use Aumbrel\Core\Scene\Scene;
+use Tests\Support\Flat;
+use Tests\Support\Rendering;
+
+/* The form of plates, and lights that answer it. */
+
+/** How much of each pixel an ellipse covers, by 4 x 4 samples. */
+function ellipseCover(int $x, int $y, float $cx, float $cy, float $a, float $b): float
+{
+    $in = 0;
+    for ($n = 0; $n < 16; $n++) {
+        $in += (($x + ($n % 4 + 0.5) / 4 - $cx) / $a) ** 2 + (($y + (intdiv($n, 4) + 0.5) / 4 - $cy) / $b) ** 2 < 1 ? 1 : 0;
+    }
+
+    return $in / 16;
+}
+
+/** A ball of one grey on a picture of 160 x 160, its middle at 80.3, 79.6, of radius 64. */
+function ball(callable $colour): Flat
+{
+    return new Flat(160, 160, fn (int $x, int $y): array => [...$colour($x, $y), (int) round(255 * ellipseCover($x, $y, 80.3, 79.6, 64, 64))]);
+}
+
+/** @return array{float, float, float}|null the normal of that ball at a place of its picture, y up */
+function ballNormal(float $x, float $y): ?array
+{
+    [$nx, $ny] = [($x - 80.3) / 64, (79.6 - $y) / 64];
+
+    return $nx ** 2 + $ny ** 2 < 0.95 ** 2 ? [$nx, $ny, sqrt(1 - $nx ** 2 - $ny ** 2)] : null;
+}
+
+/** @return list<int> a normal as renders write it */
+function encodedNormal(array $normal, bool $upward): array
+{
+    return array_map(fn (float $part): int => (int) round(255 * (0.5 + 0.5 * $part)), [$normal[0], $upward ? $normal[1] : -$normal[1], $normal[2]]);
+}
+
+/**
+ * @param  list<array<string, mixed>>  $strips
+ * @return Closure(int, int): array{float, float, float} pixels of the scene, linear
+ */
+function lit(array $strips, array $plate = [], array $pictures = [], array $more = [], ?Window $window = null, string $colour = 'grey'): Closure
+{
+    $pictures = ['black' => new Flat(240, 200, fn (): array => [0, 0, 0]), 'grey' => ball(fn (): array => [100, 100, 100]), ...$pictures];
+    $scene = Scene::read(['aumbrel' => 2, 'title' => 'Body', 'size' => [240, 200], ...$more, 'strips' => [
+        Rendering::plate('black', ['id' => 'ground']), Rendering::plate($colour, ['id' => 'ball', 'values' => ['place' => [40, 20], ...$plate]]), ...$strips,
+    ]], Registry::kinds());
+    $window ??= Window::whole(240, 200);
+    $values = array_values(unpack('n*', Rendering::renderer($pictures)->picture($scene, $window, 16)->bytes));
+
+    return fn (int $x, int $y): array => array_map(fn (int $k): float => Srgb::decode($values[4 * ($y * $window->columns + $x) + $k] / 65535), [0, 1, 2]);
+}
+
+/** @return array<string, mixed> a white key light without gloss that adds its light once */
+function keyLight(array $values = [], array $more = []): array
+{
+    return ['id' => 'key', 'kind' => 'key light', 'level' => 0, ...$more, 'values' => ['of' => 'ball', 'colour' => ['swatch' => '#ffffff'], 'wrap' => 0, 'gloss' => 0, 'azimuth' => 120, 'elevation' => 30, ...$values]];
+}
+
+/** @return array{float, float, float} */
+function towardLight(float $azimuth, float $elevation): array
+{
+    [$a, $e] = [deg2rad($azimuth), deg2rad($elevation)];
+
+    return [cos($e) * cos($a), cos($e) * sin($a), sin($e)];
+}
+
+function dotOf(array $one, array $other): float
+{
+    return $one[0] * $other[0] + $one[1] * $other[1] + $one[2] * $other[2];
+}
+
+/** The grey of the ball, linear. */
+const OWN_GREY = 0.12743768043564743;
+
+it('knows the normals of circles and ellipses within two degrees', function (int $columns, int $rows, float $a, float $b): void {
+    [$cx, $cy] = [$columns / 2 + 0.3, $rows / 2 - 0.2];
+    $shape = [];
+    for ($at = 0; $at < $columns * $rows; $at++) {
+        $shape[] = ellipseCover($at % $columns, intdiv($at, $columns), $cx, $cy, $a, $b);
+    }
+    $membrane = Membrane::over($shape, $columns, $rows);
+    // u = k (1 - (x/a)² - (y/b)²) solves laplace u = -4 with k = 2 / (1/a² + 1/b²): by insertion
+    $k = 2 / (1 / $a ** 2 + 1 / $b ** 2);
+    [$worst, $count] = [0.0, 0];
+    foreach ($membrane->heights as $at => $height) {
+        [$x, $y] = [$at % $columns + 0.5 - $cx, intdiv($at, $columns) + 0.5 - $cy];
+        $q = ($x / $a) ** 2 + ($y / $b) ** 2;
+        if ($q < 0.95 ** 2) {
+            [$own, $exact] = [[-$membrane->across[$at], -$membrane->down[$at], 2 * sqrt($height)], [2 * $k * $x / $a ** 2, 2 * $k * $y / $b ** 2, 2 * sqrt($k * (1 - $q))]];
+            $worst = max($worst, rad2deg(acos(min(1.0, dotOf($own, $exact) / sqrt(dotOf($own, $own) * dotOf($exact, $exact))))));
+            $count++;
+        }
+    }
+    expect($worst)->toBeLessThan(2.0)->and($count)->toBeGreaterThan(1000);
+})->with([[160, 140, 60.0, 60.0], [200, 160, 80.0, 45.0], [110, 300, 42.0, 140.0], [500, 400, 190.0, 190.0]]);
+
+it('lights a ball as Lambert says, by illuminate within 2 of 255', function (float $azimuth, float $elevation, float $wrap, array $plate): void {
+    $shown = lit([keyLight(['azimuth' => $azimuth, 'elevation' => $elevation, 'wrap' => 100 * $wrap])], $plate);
+    $light = towardLight($azimuth, $elevation);
+    $looked = 0;
+    for ($y = 2; $y < 198; $y += 5) {
+        for ($x = 2; $x < 238; $x += 5) {
+            // where that is in the plate's own picture: scaled, mirrored, turned about its pivot
+            [$dx, $dy] = [$x + 0.5 - ($plate['place'][0] ?? 40), $y + 0.5 - ($plate['place'][1] ?? 20)];
+            $turn = deg2rad($plate['turn'] ?? 0);
+            [$u, $v] = [(cos($turn) * $dx - sin($turn) * $dy) / ($plate['scale'] ?? 1), (sin($turn) * $dx + cos($turn) * $dy) / ($plate['scale'] ?? 1)];
+            $side = ($plate['mirrored'] ?? false) ? -1 : 1;
+            $normal = ballNormal($side * $u + ($plate['pivot'][0] ?? 0), $v + ($plate['pivot'][1] ?? 0));
+            if ($normal === null) {
+                continue;
+            }
+            [$nx, $ny] = [$side * $normal[0], $normal[1]];
+            $seen = [cos($turn) * $nx - sin($turn) * $ny, sin($turn) * $nx + cos($turn) * $ny, $normal[2]];
+            $facing = max(0.0, (dotOf($seen, $light) + $wrap) / (1 + $wrap));
+            $looked++;
+            expect(abs(Srgb::encode($shown($x, $y)[0]) - Srgb::encode(OWN_GREY * (1 + $facing))) * 255)->toBeLessThan(2.0);
+        }
+    }
+    expect($looked)->toBeGreaterThan(150);
+})->with([
+    [120.0, 30.0, 0.0, []], [-160.0, -15.0, 0.5, []], [0.0, 90.0, 0.0, []],
+    'mirrored' => [150.0, 20.0, 0.0, ['mirrored' => true, 'place' => [120, 100], 'pivot' => [80, 80]]],
+    'turned' => [80.0, 10.0, 0.2, ['turn' => 35, 'place' => [120, 100], 'pivot' => [80, 80]]],
+    'smaller' => [-60.0, 40.0, 0.0, ['scale' => 0.7, 'place' => [50, 30]]],
+]);
+
+it('is lit alike at half the size, in every window, and only where it is', function (): void {
+    $strips = [keyLight(['gloss' => 20])];
+    [$whole, $half, $part] = [lit($strips), lit($strips, window: Window::whole(240, 200, 0.5)), lit($strips, window: new Window(60, 50, 100, 90))];
+    foreach ([[100, 60], [120, 100], [150, 130], [90, 120]] as [$x, $y]) {
+        $mean = ($whole($x, $y)[0] + $whole($x + 1, $y)[0] + $whole($x, $y + 1)[0] + $whole($x + 1, $y + 1)[0]) / 4;
+        expect(Srgb::encode($half(intdiv($x, 2), intdiv($y, 2))[0]))->toEqualWithDelta(Srgb::encode($mean), 2 / 255)
+            ->and($part($x - 60, $y - 50)[0])->toEqualWithDelta($whole($x, $y)[0], 1e-6);
+    }
+    expect($whole(45, 25)[0])->toBe(0.0);
+});
+
+it('adds the gloss of Blinn and Phong, and a sky', function (): void {
+    $light = towardLight(120, 30);
+    $half = array_map(fn (float $part): float => $part / sqrt(2 + 2 * $light[2]), [$light[0], $light[1], $light[2] + 1]);
+    $glossy = lit([keyLight(['gloss' => 30, 'glossSize' => 40])]);
+    $sky = lit([['id' => 'sky', 'kind' => 'skylight', 'values' => ['of' => 'ball', 'colour' => ['swatch' => '#ffffff']]]]);
+    foreach ([[106, 70], [120, 100], [96, 84], [140, 120]] as [$x, $y]) {
+        $normal = ballNormal($x + 0.5 - 40, $y + 0.5 - 20);
+        $facing = max(0.0, dotOf($normal, $light));
+        $shine = 0.3 * 48 / 8 * max(0.0, dotOf($normal, $half)) ** 40 * $facing;
+        // airlight on top of what illuminate made: below + shine
+        expect(Srgb::encode(min(1.0, $glossy($x, $y)[0])))->toEqualWithDelta(Srgb::encode(min(1.0, OWN_GREY * (1 + $facing) + $shine)), 3 / 255)
+            ->and(Srgb::encode($sky($x, $y)[0]))->toEqualWithDelta(Srgb::encode(OWN_GREY * (1 + 0.5 + 0.5 * $normal[1])), 2 / 255);
+    }
+});
+
+it('takes its form from a picture of normals, whichever way green grows there', function (bool $upward, array $values): void {
+    $normals = new Flat(160, 160, fn (int $x, int $y): array => encodedNormal(ballNormal($x + 0.5, $y + 0.5) ?? [0.0, 0.0, 1.0], $upward));
+    expect(NormalPass::growsUpward($normals))->toBe($upward);
+    $shown = lit([keyLight()], ['normals' => 'pass', ...$values], ['pass' => $normals]);
+    $light = towardLight(120, 30);
+    foreach ([[90, 60], [120, 100], [150, 130], [100, 140]] as [$x, $y]) {
+        $normal = ballNormal($x + 0.5 - 40, $y + 0.5 - 20);
+        expect(Srgb::encode($shown($x, $y)[0]))->toEqualWithDelta(Srgb::encode(OWN_GREY * (1 + max(0.0, dotOf($normal, $light)))), 2 / 255);
+    }
+})->with([[true, []], [false, []], [true, ['normalsUp' => 'green is up']], [false, ['normalsUp' => 'green is down']]]);
+
+it('keeps a normal within a degree through 8 bit', function (): void {
+    foreach ([[0.3, 0.4], [-0.7, 0.1], [0.0, 0.0], [0.6, -0.75]] as [$x, $y]) {
+        $normal = [$x, $y, sqrt(1 - $x * $x - $y * $y)];
+        $back = array_map(fn (int $byte): float => 2 * $byte / 255 - 1, encodedNormal($normal, true));
+        expect(rad2deg(acos(min(1.0, dotOf($normal, $back) / sqrt(dotOf($back, $back))))))->toBeLessThan(1.0);
+    }
+});
+
+it('is lit by a lamp from every place by itself, nearer ones more', function (): void {
+    // a lamp at the picture's plane, to the right of the ball's middle and before it
+    $sources = ['sources' => [['id' => 'lamp', 'kind' => 'lamp', 'name' => 'Lamp', 'values' => ['place' => [230, 100], 'depth' => 40, 'unseen' => true, 'width' => 1, 'colour' => ['swatch' => '#ffffff']]]]];
+    $shown = lit([keyLight([], ['source' => 'lamp'])], [], [], $sources);
+    // without a horizon the middle row stands for it, and x, y are counted from the middle: the lamp is at (110, 0, 40), the ball's box has its middle at the picture's place (120, 100)
+    $middle = [110 - (120.3 - 120), 0 - (100 - 99.6), 40.0];
+    $d0 = dotOf($middle, $middle);
+    foreach ([[110, 90], [140, 100], [160, 120], [120, 60]] as [$x, $y]) {
+        $way = [110 - ($x + 0.5 - 120), 0 - (100 - ($y + 0.5)), 40.0];
+        $square = dotOf($way, $way);
+        $facing = max(0.0, dotOf(ballNormal($x + 0.5 - 40, $y + 0.5 - 20), $way) / sqrt($square));
+        $law = ($d0 + $d0 / 9) / ($square + $d0 / 9);
+        expect(Srgb::encode($shown($x, $y)[0]))->toEqualWithDelta(Srgb::encode(OWN_GREY * (1 + $facing * $law)), 3 / 255);
+    }
+});
+
+it('bends the form by the plate\'s own tones, out or in', function (): void {
+    // a bright spot in the middle of a grey ball
+    $spotted = ['spotted' => ball(fn (int $x, int $y): array => array_fill(0, 3, (int) round(100 + 80 * exp(-(($x - 79.8) ** 2 + ($y - 79.1) ** 2) / 32))))];
+    $of = fn (float $detail): Closure => lit([keyLight(['azimuth' => 0, 'elevation' => 45])], ['detail' => $detail, 'detailSize' => 8], $spotted, colour: 'spotted');
+    [$flat, $out, $in] = [$of(0), $of(100), $of(-100)];
+    // lit from the right: what stands out is brighter on its right side and darker on its left
+    expect($out(124, 100)[0])->toBeGreaterThan(1.02 * $flat(124, 100)[0])->and($out(115, 100)[0])->toBeLessThan(0.98 * $flat(115, 100)[0])
+        ->and($in(124, 100)[0])->toBeLessThan(0.98 * $flat(124, 100)[0])->and($in(115, 100)[0])->toBeGreaterThan(1.02 * $flat(115, 100)[0]);
+});
+
+it('is flat with no roundness, and steeper with more', function (): void {
+    $of = fn (float $roundness): float => lit([keyLight(['azimuth' => 0, 'elevation' => 0])], ['roundness' => $roundness])(150, 100)[0];
+    expect($of(0))->toEqualWithDelta(OWN_GREY, 0.001)->and($of(200))->toBeGreaterThan($of(100) + 0.01)->and($of(100))->toBeGreaterThan($of(50) + 0.01);
+});
+
+it('leaves holes of some size open, and fills small ones', function (): void {
+    $holed = fn (float $radius): array => ['holed' => new Flat(160, 160, fn (int $x, int $y): array => [100, 100, 100, (int) round(255 * max(0, ellipseCover($x, $y, 80.3, 79.6, 64, 64) - ellipseCover($x, $y, 80, 80, $radius, $radius)))])];
+    // just beside the hole the form falls off toward a large one, and not toward a small one
+    $beside = fn (float $radius): float => lit([keyLight(['azimuth' => 180, 'elevation' => 0])], [], $holed($radius), colour: 'holed')((int) (120 + $radius + 2), 100)[0];
+    expect($beside(16))->toBeGreaterThan(OWN_GREY * 1.3)->and($beside(2.5))->toBeLessThan(OWN_GREY * 1.1);
+});
+
+it('says what is missing, and changes nothing then', function (array $values, string $says): void {
+    $strip = keyLight($values);
+    $scene = Scene::read(['aumbrel' => 2, 'title' => 'Body', 'size' => [240, 200], 'strips' => [Rendering::plate('black', ['id' => 'ground']), Rendering::plate('grey', ['id' => 'ball']), $strip]], Registry::kinds());
+    $pictures = ['black' => new Flat(240, 200, fn (): array => [0, 0, 0]), 'grey' => ball(fn (): array => [100, 100, 100])];
+    $renderer = Rendering::renderer($pictures);
+    expect(array_map(fn ($reading): string => $reading->seen, (new Aumbrel\Core\Reading\Readings($scene, $renderer->measures()))->all()))->toContain("Key light: {$says}");
+})->with([
+    [['of' => null], 'A key light falls on the body of a plate: choose which one.'], [['of' => 'gone'], 'Its plate is gone: choose another one.'],
+    [['of' => 'ground'], 'Its plate is not cut out and has no normals, so nothing tells its form.'],
+]);
+
+it('goes by the outline when its normals are gone, and where they have no length', function (): void {
+    $none = new Flat(160, 160, fn (): array => [128, 128, 128]);
+    [$outline, $gone, $short] = [lit([keyLight()]), lit([keyLight()], ['normals' => 'lost.png']), lit([keyLight()], ['normals' => 'none'], ['none' => $none])];
+    expect($gone(100, 80))->toBe($outline(100, 80))->and($short(100, 80))->toEqualWithDelta($outline(100, 80), 1e-6);
+});

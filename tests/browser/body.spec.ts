@@ -1,0 +1,43 @@
+import { expect, test } from '@playwright/test';
+import { add, drop, newScene, onScreen, pngOf, settled, shownAt, unfold, valuesOf, written } from './help';
+
+const ball = (x: number, y: number) => Math.hypot(x - 99.5, y - 99.5) < 90;
+
+test('a light is walked around a drawn figure by its small sphere, on a body that its outline tells', async ({ page }) => {
+    const scene = await newScene(page, pngOf(400, 260, () => [30, 32, 38]));
+    const view = (await page.locator('[data-view]').boundingBox())!;
+    await drop(page, page.locator('[data-view]'), 'figure.png', 'image/png', pngOf(200, 200, (x, y) => [120, 110, 100, ball(x, y) ? 255 : 0], true), { x: view.width / 2, y: view.height / 2 });
+    await settled(page);
+    await add(page, /^Key light /);
+    const key = async () => valuesOf(page, scene, 'key light');
+    const figure = async () => ((await (await page.request.get(`/api/scenes/${scene}`)).json()) as { strips: { id: string; values: Record<string, unknown> }[] }).strips[1]!;
+    const plate = await figure();
+    expect((await key()).values.of).toBe(plate.id);
+    await expect(page.getByTestId('lit-sphere')).toBeVisible();
+    const before = (await key()).values.azimuth as number;
+    // it comes from the upper left: that side is brighter
+    const side = async (dx: number) => (await shownAt(page, ...(await onScreen(page, [200 + dx, 130], { width: 400, height: 260 }))))[0];
+    expect(await side(-60)).toBeGreaterThan((await side(60)) + 15);
+    const grip = (await page.getByRole('button', { name: 'Light from' }).boundingBox())!;
+    const sphere = (await page.getByTestId('lit-sphere').boundingBox())!;
+    // to the right side of the sphere: near its rim the light comes from the side
+    await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(sphere.x + sphere.width - 8, sphere.y + sphere.height / 2, { steps: 6 });
+    await page.mouse.up();
+    await settled(page);
+    const turned = await key();
+    expect(Math.abs(turned.values.azimuth as number)).toBeLessThan(10);
+    expect(turned.values.elevation as number).toBeGreaterThan(5);
+    expect(turned.values.elevation as number).toBeLessThan(40);
+    expect(await side(60)).toBeGreaterThan((await side(-60)) + 15);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await settled(page);
+    expect((await key()).values.azimuth).toBe(before);
+    // the body stands on the plate's bench: rounder, and detail of its own tones
+    await page.locator('[data-strip][aria-label^="Figure"]').click({ position: { x: 40, y: 10 } });
+    await unfold(page, 'Body');
+    await page.getByLabel('Roundness', { exact: true }).fill('150');
+    await written(page, () => page.getByLabel('Roundness', { exact: true }).press('Enter'));
+    expect((await figure()).values.roundness).toBe(150);
+});

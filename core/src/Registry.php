@@ -33,6 +33,7 @@ use Aumbrel\Core\Light\Leak;
 use Aumbrel\Core\Light\LineOfLight;
 use Aumbrel\Core\Light\Paint;
 use Aumbrel\Core\Light\Pattern;
+use Aumbrel\Core\Light\Relief;
 use Aumbrel\Core\Light\Rim;
 use Aumbrel\Core\Light\Skylight;
 use Aumbrel\Core\Light\Spot;
@@ -67,6 +68,7 @@ final class Registry
                 Rim::class,
                 KeyLight::class,
                 Skylight::class,
+                Relief::class,
                 Wash::class,
                 Glow::class,
                 Halo::class,

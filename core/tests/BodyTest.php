@@ -233,3 +233,35 @@ it('goes by the outline when its normals are gone, and where they have no length
     [$outline, $gone, $short] = [lit([keyLight()]), lit([keyLight()], ['normals' => 'lost.png']), lit([keyLight()], ['normals' => 'none'], ['none' => $none])];
     expect($gone(100, 80))->toBe($outline(100, 80))->and($short(100, 80))->toEqualWithDelta($outline(100, 80), 1e-6);
 });
+
+it('agrees with relief rendered by an independent implementation', function (): void {
+    $folder = __DIR__.'/reference/relief';
+    $given = json_decode((string) file_get_contents("{$folder}/28/scene.json"), true);
+    $image = new Imagick("{$folder}/texture.png");
+    [$width, $height] = $given['size'];
+    $bytes = $image->exportImagePixels(0, 0, $width, $height, 'RGB', Imagick::PIXEL_CHAR);
+    $strips = [Rendering::plate('texture', ['id' => 'tex'])];
+    foreach (array_slice($given['strips'], 1) as $strip) {
+        $strips[] = ['id' => $strip['id'], 'kind' => 'relief', 'mode' => strtr($strip['mode'], '-', ' '), 'level' => $strip['level'], 'values' => [
+            'heights' => $strip['heights'] === 'below' ? 'what lies below' : 'a plate', 'of' => $strip['heights'] === 'below' ? null : $strip['heights'], 'channel' => $strip['channel'], 'strength' => $strip['strength'],
+            'smooth' => $strip['smooth'], 'azimuth' => $strip['azimuth'], 'elevation' => $strip['elevation'], 'shade' => 100 * $strip['k'],
+        ], 'masks' => [['id' => "m{$strip['id']}", 'kind' => 'outline', 'values' => ['path' => array_map(fn (array $at): array => ['at' => $at], $strip['masks'][0]['polygon'])]]]];
+    }
+    $scene = Scene::read(['aumbrel' => 2, 'title' => 'Case', 'size' => [$width, $height], 'strips' => $strips], Registry::kinds());
+    $ours = array_values(unpack('n*', Rendering::renderer(['texture' => new Flat($width, $height, fn (int $x, int $y): array => array_slice($bytes, 3 * ($y * $width + $x), 3))])->picture($scene, Window::whole($width, $height), 16)->bytes));
+    [$sum, $most] = [0.0, 0.0];
+    foreach (array_values(unpack('g*', (string) file_get_contents("{$folder}/28/expected.f32"))) as $k => $value) {
+        $off = 255 * abs($ours[4 * intdiv($k, 3) + $k % 3] / 65535 - min(1.0, $value));
+        [$sum, $most] = [$sum + $off, max($most, $off)];
+    }
+    expect($sum / ($width * $height * 3))->toBeLessThan(0.5)->and($most)->toBeLessThan(2.0);
+});
+
+it('leaves what is flat as it is, in every mode, and shades slopes by their own side', function (string $mode): void {
+    $pictures = ['flat' => new Flat(60, 40, fn (): array => [120, 130, 140]), 'ramp' => new Flat(60, 40, fn (int $x): array => array_fill(0, 3, 60 + 2 * $x))];
+    $relief = ['id' => 'r', 'kind' => 'relief', 'mode' => $mode, 'values' => ['azimuth' => 0, 'elevation' => 20, 'strength' => 40, 'smooth' => 1]];
+    $shown = fn (string $ground, array $values): array => array_slice(array_values(unpack('C*', Rendering::picture($pictures, 60, 40, [Rendering::plate($ground), array_replace_recursive($relief, ['values' => $values])], 8)->bytes)), 4 * (20 * 60 + 30), 3);
+    expect($shown('flat', []))->toBe([120, 130, 140]);
+    // it rises to the right: lit from the left it turns to the light
+    expect($shown('ramp', ['azimuth' => 180])[0])->toBeGreaterThan(124)->and($shown('ramp', ['azimuth' => 0])[0])->toBeLessThan(116);
+})->with(['illuminate', 'overlay', 'soft light']);

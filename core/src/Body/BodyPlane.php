@@ -7,7 +7,6 @@ namespace Aumbrel\Core\Body;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Picture\Pixels;
@@ -21,13 +20,6 @@ use Aumbrel\Core\Seen\SeenPlate;
  */
 final readonly class BodyPlane implements Plane
 {
-    /** What faces the viewer. */
-    private const FRONT = self::HALF << 16 | self::HALF;
-
-    private const HALF = 32768;
-
-    private const UNIT = 32767.0;
-
     /** Of a normal shorter than this nothing can be told. */
     private const LEAST = 0.25;
 
@@ -65,18 +57,10 @@ final readonly class BodyPlane implements Plane
         return "{$this->body->key()} {$this->placement->key()} {$this->window->key()}".($this->body->form->detail === 0.0 ? '' : " {$this->plate->key()}");
     }
 
-    /** Writes what the current pixel faces into three variables. */
-    public static function write(KernelWriter $kernel, self $plane, string $x, string $y, string $z): void
-    {
-        $packed = $kernel->plane($plane);
-        $kernel->line("{$x} = (({$packed}[\$i] >> 16 & 65535) - ".self::HALF.') * '.sprintf('%.17e', 1 / self::UNIT).'; '."{$y} = (({$packed}[\$i] & 65535) - ".self::HALF.') * '.sprintf('%.17e', 1 / self::UNIT).';');
-        $kernel->line("{$z} = 1.0 - {$x} * {$x} - {$y} * {$y}; {$z} = {$z} > 0.0 ? sqrt({$z}) : 0.0;");
-    }
-
     /** @return list<int> */
     public function fill(Planes $planes): array
     {
-        $packed = array_fill(0, $this->window->columns * $this->window->rows, self::FRONT);
+        $packed = array_fill(0, $this->window->columns * $this->window->rows, Normals::FRONT);
         $turn = $this->turn();
         [$cos, $sin, $side] = [cos($turn), sin($turn), $this->placement->mirrored ? -1.0 : 1.0];
         $rise = $this->rise($planes);
@@ -87,8 +71,7 @@ final readonly class BodyPlane implements Plane
                 $x -= $rise[0][$at] * $z;
                 $y += $rise[1][$at] * $z;
             }
-            $length = self::UNIT / sqrt($x * $x + $y * $y + $z * $z + 1e-12);
-            $packed[$at] = (int) ($x * $length + self::HALF + 0.5) << 16 | (int) ($y * $length + self::HALF + 0.5);
+            $packed[$at] = Normals::packed($x, $y, $z);
         }
 
         /** @var list<int> $packed changed only where it had values already */

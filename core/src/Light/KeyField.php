@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Body\BodyPlane;
+use Aumbrel\Core\Body\Normals;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
@@ -41,7 +42,7 @@ final readonly class KeyField implements Field
     public static function toward(KernelWriter $kernel, Window $window, BodyPlane $body, Bearing|LampNearby $light): array
     {
         [$nx, $ny, $nz] = array_map($kernel->variable(...), ['nx', 'ny', 'nz']);
-        BodyPlane::write($kernel, $body, $nx, $ny, $nz);
+        Normals::write($kernel, $body, $nx, $ny, $nz);
         if ($light instanceof Bearing) {
             return [[$nx, $ny, $nz, ...array_map($kernel->number(...), $light->vector())], null];
         }

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Body\BodyPlane;
+use Aumbrel\Core\Body\Normals;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
@@ -27,7 +28,7 @@ final readonly class SkyField implements Field
     public function write(KernelWriter $kernel, Window $window): string
     {
         [$nx, $ny, $nz, $sky] = array_map($kernel->variable(...), ['nx', 'ny', 'nz', 'sky']);
-        BodyPlane::write($kernel, $this->body, $nx, $ny, $nz);
+        Normals::write($kernel, $this->body, $nx, $ny, $nz);
         [$x, $y, $z] = array_map(static fn (float $way): string => $kernel->number(0.5 * $way), $this->up->vector());
         $open = $this->openness === null ? '' : ' * '.PlateWords::colour($kernel, $this->openness)[0];
         $kernel->line("{$sky} = (0.5 + {$nx} * {$x} + {$ny} * {$y} + {$nz} * {$z}){$open};");

@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Light;
+
+use Aumbrel\Core\Bearing\Bearing;
+use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Body\ReliefPlane;
+use Aumbrel\Core\Color\LightColour;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Kind\Directed;
+use Aumbrel\Core\Kind\Drive;
+use Aumbrel\Core\Kind\Driven;
+use Aumbrel\Core\Kind\DrivenByValues;
+use Aumbrel\Core\Kind\Evenly;
+use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\Layer;
+use Aumbrel\Core\Kind\LooksBelow;
+use Aumbrel\Core\Kind\OneColour;
+use Aumbrel\Core\Kind\Plain;
+use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\Surroundings;
+use Aumbrel\Core\Picture\Pixels;
+use Aumbrel\Core\Stage\Footing;
+use Aumbrel\Core\Stage\Lamp;
+use Aumbrel\Core\Stage\Stage;
+use Aumbrel\Core\Stage\Sun;
+use Aumbrel\Core\Value\ChoiceValue;
+use Aumbrel\Core\Value\LightColourValue;
+use Aumbrel\Core\Value\NumberValue;
+use Aumbrel\Core\Value\PlateValue;
+use Aumbrel\Core\Value\Unit;
+use Aumbrel\Core\Value\Values;
+
+/**
+ * A surface whose texture answers the light: tones are heights, and shade = max(0, n.l) - max(0, lz). What is raised toward the
+ * light brightens, what falls away from it darkens, what is flat stays as it is.
+ */
+final readonly class Relief implements Directed, Driven, LooksBelow
+{
+    use DrivenByValues;
+    use Plain;
+
+    private const BELOW = 'what lies below';
+
+    private const PLATE = 'a plate';
+
+    /**
+     * @param  string|null  $of  the plate whose tones are heights; null for what lies below
+     * @param  float  $share  k, how much of the shade is seen
+     */
+    private function __construct(private bool $looksBelow, private ?string $of, private string $channel, private float $strength, private float $smooth, private float $share, private Bearing $bearing, private LightColour $colour)
+    {
+    }
+
+    public static function key(): string
+    {
+        return 'relief';
+    }
+
+    public static function label(): string
+    {
+        return 'Relief';
+    }
+
+    public static function hint(): string
+    {
+        return 'Texture that catches the light from one side';
+    }
+
+    public static function family(): Family
+    {
+        return Family::Light;
+    }
+
+    public static function parameters(): array
+    {
+        return [
+            NumberValue::named('strength', 'Strength', 'light', Unit::Pixels, 0, 500, 8, 0.5)->says('How high the brightest tone lies over the darkest'),
+            NumberValue::named('smooth', 'Smoothness', 'light', Unit::Pixels, 0, 100, 1.5, 0.1)->says('How far heights are smoothed: what is finer has no relief'),
+            NumberValue::named('shade', 'Shade', 'light', Unit::Percent, 0, 200, 80)->says('How much brighter it gets toward the light, and darker away from it'),
+            NumberValue::direction('azimuth', 'Azimuth', 'direction', 135),
+            NumberValue::named('elevation', 'Elevation', 'direction', Unit::Degrees, -90, 90, 30),
+            ChoiceValue::named('heights', 'Heights', 'reach', [self::BELOW, self::PLATE], self::BELOW)->says('Whose tones are taken for heights'),
+            PlateValue::optional('of', 'Of', 'reach', 'no plate')->shownWhen('heights', [self::PLATE]),
+            ChoiceValue::named('channel', 'By', 'reach', ReliefPlane::CHANNELS, ReliefPlane::CHANNELS[0])->says('Which of its tones are heights: brightness, or one channel'),
+            LightColourValue::named('colour', 'Colour', 'reach', LightColour::swatch('#ffffff')),
+        ];
+    }
+
+    public static function from(Values $values): self
+    {
+        return new self(
+            $values->text('heights') === self::BELOW, $values->optionalText('of'), $values->text('channel'), $values->number('strength'), $values->number('smooth'), $values->number('shade') / 100,
+            new Bearing($values->number('azimuth'), $values->number('elevation')), $values->object('colour', LightColour::class),
+        );
+    }
+
+    public static function placed(Point $centre, float $span, ?string $plate = null): array
+    {
+        return ['strength' => round(max(2.0, 0.008 * $span), 1), 'smooth' => round(max(0.8, 0.0016 * $span), 1)];
+    }
+
+    public function defaultMode(): BlendMode
+    {
+        return BlendMode::Illuminate;
+    }
+
+    public function looksBelow(): bool
+    {
+        return $this->looksBelow;
+    }
+
+    public function goesBy(): array
+    {
+        return [];
+    }
+
+    public function layers(Site $site): array
+    {
+        $plane = $this->plane($site);
+        $colour = $this->colour->linear($site->white());
+        if ($plane === null || $this->strength <= 0 || $colour->largest() <= 0) {
+            return [];
+        }
+        $shaded = new Shaded($plane, $this->bearing, $this->share);
+        $tint = $site->mode()->isLinear() ? OneColour::ofLight($colour) : new ShadedGrey($shaded);
+
+        return [new Layer($site->mode(), new Evenly(1.0), $tint, new ShadedLevel($site->level(), $shaded), recolours: true, within: $this->looksBelow ? null : $this->of)];
+    }
+
+    private function plane(Site $site): ?ReliefPlane
+    {
+        if ($this->looksBelow) {
+            $beneath = $site->beneath();
+
+            return new ReliefPlane($beneath->key(), static fn (Planes $planes, Window $window): array => $beneath->colours($window), $this->channel, $this->strength, $this->smooth, $site->stage()->size(), $site->window());
+        }
+        $of = $this->of;
+        $name = $of === null ? null : $site->seen($of, Window::whole(1, 1))?->key();
+        $seen = $site->seen(...);
+
+        return $of === null || $name === null ? null : new ReliefPlane($name, static function (Planes $planes, Window $window) use ($seen, $of): array {
+            $plate = $seen($of, $window);
+            $pixels = $plate === null ? null : new Pixels($planes->pixels($plate), $plate->bits());
+            $none = array_fill(0, $window->columns * $window->rows, 0.0);
+
+            return $pixels === null ? [$none, $none, $none, $none] : [...$pixels->channels(), $pixels->alpha()];
+        }, $this->channel, $this->strength, $this->smooth, $site->stage()->size(), $site->window());
+    }
+
+    public function problem(Surroundings $around): ?string
+    {
+        return match (true) {
+            $this->looksBelow => null,
+            $this->of === null => 'Choose the plate whose tones are its heights.',
+            $around->plate($this->of) === null => 'Its plate is gone: choose another one.',
+            default => null,
+        };
+    }
+
+    public static function hangsOn(): array
+    {
+        return [Lamp::class, Sun::class];
+    }
+
+    public function inForce(Drive $drive): array
+    {
+        $bearing = $drive->bearing();
+
+        return ['azimuth' => $bearing->azimuth, 'elevation' => $bearing->elevation, 'colour' => $drive->source->kind->colour()->toArray()];
+    }
+
+    public function lights(): ?string
+    {
+        return $this->looksBelow ? null : $this->of;
+    }
+
+    public function aim(): ?Point
+    {
+        return null;
+    }
+
+    public function bearingFrom(Footing $from, Stage $stage): Bearing
+    {
+        return $this->bearing;
+    }
+
+    public function turnedTo(Bearing $bearing, Footing $from, Stage $stage): array
+    {
+        return ['azimuth' => round($bearing->azimuth, 1), 'elevation' => round($bearing->elevation, 1)];
+    }
+
+    public function colour(): LightColour
+    {
+        return $this->colour;
+    }
+}

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\CommandLine;
 
+use App\CommandLine\Timings\BodyTimings;
 use App\CommandLine\Timings\BrowserTimings;
 use App\CommandLine\Timings\EdgeTimings;
 use App\CommandLine\Timings\GradeTimings;
@@ -27,6 +28,7 @@ final class TimingsCommand implements Command
             'strokes' => (new StrokeTimings)->measure(),
             'shape' => (new ShapeTimings)->measure(),
             'grades' => (new GradeTimings)->measure(),
+            'body' => (new BodyTimings)->measure(),
             'edge' => (new EdgeTimings)->measure(),
             'takingIn' => (new IntakeTimings)->measure(),
             ...($arguments->has('export') ? ['export' => (new SceneTimings)->export()] : []),

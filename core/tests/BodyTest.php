@@ -6,6 +6,8 @@ use Aumbrel\Core\Body\NormalPass;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Raster\Membrane;
+use Aumbrel\Core\Reading\Reading;
+use Aumbrel\Core\Reading\Readings;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene;
 use Tests\Support\Flat;
@@ -222,11 +224,19 @@ it('says what is missing, and changes nothing then', function (array $values, st
     $scene = Scene::read(['aumbrel' => 2, 'title' => 'Body', 'size' => [240, 200], 'strips' => [Rendering::plate('black', ['id' => 'ground']), Rendering::plate('grey', ['id' => 'ball']), $strip]], Registry::kinds());
     $pictures = ['black' => new Flat(240, 200, fn (): array => [0, 0, 0]), 'grey' => ball(fn (): array => [100, 100, 100])];
     $renderer = Rendering::renderer($pictures);
-    expect(array_map(fn ($reading): string => $reading->seen, (new Aumbrel\Core\Reading\Readings($scene, $renderer->measures()))->all()))->toContain("Key light: {$says}");
+    expect(array_map(fn ($reading): string => $reading->seen, (new Readings($scene, $renderer->measures()))->all()))->toContain("Key light: {$says}");
 })->with([
     [['of' => null], 'A key light falls on the body of a plate: choose which one.'], [['of' => 'gone'], 'Its plate is gone: choose another one.'],
     [['of' => 'ground'], 'Its plate is not cut out and has no normals, so nothing tells its form.'],
 ]);
+
+it('reads out passes that are gone or have other proportions, and offers to go without', function (): void {
+    $pictures = ['black' => new Flat(240, 200, fn (): array => [0, 0, 0]), 'grey' => ball(fn (): array => [100, 100, 100]), 'wide' => new Flat(160, 80, fn (): array => [128, 128, 255]), 'finer' => new Flat(320, 320, fn (): array => [128, 128, 255])];
+    $scene = Scene::read(['aumbrel' => 2, 'title' => 'Body', 'size' => [240, 200], 'strips' => [Rendering::plate('black', ['id' => 'ground']), Rendering::plate('grey', ['id' => 'ball', 'name' => 'Ball', 'values' => ['normals' => 'wide', 'openness' => 'finer', 'depth' => 'lost.png']])]], Registry::kinds());
+    $readings = array_column(array_map(fn (Reading $reading): array => [$reading->id, $reading], (new Readings($scene, Rendering::renderer($pictures)->measures()))->all()), 1, 0);
+    expect(array_keys($readings))->toBe(['pass ball normals', 'pass ball depth'])->and($readings['pass ball normals']->seen)->toBe('Ball: its picture of normals has other proportions than it (160 x 80, not 160 x 160).')
+        ->and($readings['pass ball depth']->seen)->toBe('Ball: its picture of depth is gone.')->and($readings['pass ball depth']->mends[0]->values)->toBe(['depth' => null]);
+});
 
 it('goes by the outline when its normals are gone, and where they have no length', function (): void {
     $none = new Flat(160, 160, fn (): array => [128, 128, 128]);

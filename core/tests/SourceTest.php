@@ -243,7 +243,7 @@ it('offers what belongs to a lamp, by how the plates stand', function (): void {
     $scene = stall([], [aLamp(['place' => [220, 60], 'depth' => 30])]);
     $offered = (new Consequence($scene, stallMeasures(), Registry::kinds()))->of($scene->source('lamp'), static fn (Point $at): float => 0.05);
     $keys = array_column($offered, 'key');
-    expect($keys)->toBe(['room', 'cast', 'pool floor', 'close pool floor', 'rim near', 'rim far', 'beam', 'glow']);
+    expect($keys)->toBe(['room', 'cast', 'pool floor', 'close pool floor', 'rim near', 'rim far', 'key near', 'key far', 'beam', 'glow']);
     [$room, $cast, $pool, $close] = $offered;
     // the shadow of all that stands, as dense as the lamp's share of the light there
     expect($cast->values['of'])->toBe(['near', 'far'])->and($cast->amount)->toBeGreaterThan(20.0)->and($cast->amount)->toBeLessThan(100.0);
@@ -255,7 +255,7 @@ it('offers what belongs to a lamp, by how the plates stand', function (): void {
     expect(1 + 2 ** $bright[2]->level)->toEqualWithDelta(0.85 / 0.4, 0.02);
     // a sun has no pool and lowers no room
     $scene = stall([], [['id' => 'sun', 'kind' => 'sun', 'values' => []]]);
-    expect(array_column((new Consequence($scene, stallMeasures(), Registry::kinds()))->of($scene->source('sun'), static fn (): float => 0.1), 'key'))->toBe(['cast', 'sun', 'rim near', 'rim far']);
+    expect(array_column((new Consequence($scene, stallMeasures(), Registry::kinds()))->of($scene->source('sun'), static fn (): float => 0.1), 'key'))->toBe(['cast', 'sun', 'rim near', 'rim far', 'key near', 'key far']);
 });
 
 it('lets a plate keep its height in space as it comes nearer', function (): void {

@@ -102,7 +102,7 @@ it('offers what belongs to a lamp with small pictures, and takes what is ticked 
     $frames = framesOf(test()->postJson("/api/scenes/{$scene['id']}/sources/lamp/consequence")->assertOk()->getContent());
     $proposals = collect($frames)->pluck('head')->firstWhere('proposals', '!==', null)['proposals'];
     $figure = $scene['strips'][1]['id'];
-    expect(array_column($proposals, 'key'))->toBe(['room', 'cast', 'pool floor', 'close pool floor', "rim {$figure}", 'beam', 'glow'])->and(array_column($proposals, 'ticked'))->toBe([true, true, true, false, true, false, false]);
+    expect(array_column($proposals, 'key'))->toBe(['room', 'cast', 'pool floor', 'close pool floor', "rim {$figure}", "key {$figure}", 'beam', 'glow'])->and(array_column($proposals, 'ticked'))->toBe([true, true, true, false, true, false, false, false]);
     $head = collect($frames)->pluck('head')->first(static fn (array $head): bool => isset($head['strips']));
     expect($head['strips'])->toBe(array_column($proposals, 'strip'));
     // on the revision that was looked through nothing is written

@@ -41,3 +41,30 @@ test('a light is walked around a drawn figure by its small sphere, on a body tha
     await written(page, () => page.getByLabel('Roundness', { exact: true }).press('Enter'));
     expect((await figure()).values.roundness).toBe(150);
 });
+
+test('a texture answers the light: a relief is turned by its sphere', async ({ page }) => {
+    const scene = await newScene(page, pngOf(320, 200, (x) => [90 + 60 * Math.sin(x / 4), 90 + 60 * Math.sin(x / 4), 90 + 60 * Math.sin(x / 4)]));
+    const at = async (x: number) => (await shownAt(page, ...(await onScreen(page, [x, 100]))))[0];
+    // halfway up a hill of the texture
+    const slope = 4 * Math.PI * 8;
+    const flat = await at(slope);
+    await add(page, /^Relief /);
+    const relief = async () => valuesOf(page, scene, 'relief');
+    const sphere = (await page.getByTestId('lit-sphere').boundingBox())!;
+    const turn = async (dx: number) => {
+        const grip = (await page.getByRole('button', { name: 'Light from' }).boundingBox())!;
+        await written(page, async () => {
+            await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
+            await page.mouse.down();
+            await page.mouse.move(sphere.x + sphere.width / 2 + dx * (sphere.width / 2 - 6), sphere.y + sphere.height / 2, { steps: 6 });
+            await page.mouse.up();
+        });
+        await settled(page);
+    };
+    // it rises to the right there: from the left it is brighter, from the right darker
+    await turn(-1);
+    expect(Math.abs((await relief()).values.azimuth as number)).toBeGreaterThan(170);
+    expect(await at(slope)).toBeGreaterThan(flat + 5);
+    await turn(1);
+    expect(await at(slope)).toBeLessThan(flat - 5);
+});

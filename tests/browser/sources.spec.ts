@@ -60,14 +60,14 @@ test('floor and walls are marked on the picture, a lamp is placed by a press, an
     await bar(page).getByRole('button', { name: 'Place a lamp' }).click();
     await page.mouse.click(...(await onScreen(page, [100, 40])));
     const sheet = page.getByTestId('consequence');
-    await expect(sheet.getByRole('checkbox')).toHaveCount(9, { timeout: 15000 });
+    await expect(sheet.getByRole('checkbox')).toHaveCount(10, { timeout: 15000 });
     await expect(sheet.getByRole('checkbox', { name: /^Pool on Wall/ })).toHaveCount(1);
     now = await state(page, scene);
     const [red, , blue] = [1, 3, 5].map((at) => parseInt((now.sources[0]!.values.colour as { swatch: string }).swatch.slice(at, at + 2), 16));
     expect(red).toBeGreaterThan(240);
     expect(blue).toBeLessThan(110);
     await expect(sheet.getByRole('checkbox', { name: /^Pool on the floor/ })).toBeChecked();
-    for (const offered of [/^Close pool on the floor/, /^Beam/, /^Glow/]) {
+    for (const offered of [/^Close pool on the floor/, /^Key light/, /^Beam/, /^Glow/]) {
         await expect(sheet.getByRole('checkbox', { name: offered })).not.toBeChecked();
     }
     await written(page, () => sheet.getByRole('button', { name: /^Take these/ }).click());

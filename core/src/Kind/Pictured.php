@@ -57,6 +57,9 @@ interface Pictured extends StripKind
     /** The picture that tells how far away each of its pixels is; null without one. */
     public function depthPass(): ?DepthPass;
 
+    /** @return array<string, string> the pictures that belong to it and show the same, by the value that names them */
+    public function passes(): array;
+
     /** How its form is made. */
     public function form(): Form;
 

@@ -124,7 +124,7 @@ final class KeyLight implements Directed, Driven, Proposes
     /** One on each plate that is cut out. */
     public static function proposals(Placed $placed): array
     {
-        return array_map(static fn (PlacedPlate $plate): Proposal => new Proposal("key {$plate->id}", "Key light on {$plate->name}", self::class, ['of' => $plate->id], 0.0, order: 110), $placed->subjects());
+        return array_map(static fn (PlacedPlate $plate): Proposal => new Proposal("key {$plate->id}", "Key light on {$plate->name}", self::class, ['of' => $plate->id], 0.0, ticked: false, order: 110), $placed->subjects());
     }
 
     public function defaultMode(): BlendMode

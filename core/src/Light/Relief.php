@@ -101,7 +101,7 @@ final readonly class Relief implements Directed, Driven, LooksBelow
 
     public static function placed(Point $centre, float $span, ?string $plate = null): array
     {
-        return ['strength' => round(max(2.0, 0.008 * $span), 1), 'smooth' => round(max(0.8, 0.0016 * $span), 1)];
+        return ['strength' => round(max(2.0, 0.02 * $span), 1), 'smooth' => round(max(0.8, 0.0016 * $span), 1)];
     }
 
     public function defaultMode(): BlendMode

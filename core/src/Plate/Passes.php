@@ -51,6 +51,12 @@ final readonly class Passes
         ];
     }
 
+    /** @return array<string, string> plain names by value */
+    public function pictures(): array
+    {
+        return array_filter(['normals' => $this->form->normals, 'openness' => $this->form->openness, 'depth' => $this->depth?->picture], is_string(...));
+    }
+
     public static function from(Values $values): self
     {
         $depth = $values->optionalText('depth');

@@ -157,6 +157,11 @@ final readonly class Plate implements Pictured
         return $this->distance;
     }
 
+    public function passes(): array
+    {
+        return $this->passes->pictures();
+    }
+
     public function form(): Form
     {
         return $this->passes->form;

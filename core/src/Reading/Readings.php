@@ -14,6 +14,9 @@ use Aumbrel\Core\Stage\SceneSource;
 /** What the tool notices in a scene. */
 final readonly class Readings
 {
+    /** Proportions may differ by so much: a pixel that is left over. */
+    private const OTHER_PROPORTION = 0.02;
+
     public Compass $compass;
 
     private Hanging $hanging;
@@ -31,7 +34,7 @@ final readonly class Readings
         $agreement = new Agreement($this->scene, $this->hanging, $this->compass);
         $strips = $this->strips();
 
-        return $this->notAccepted([...$this->directions(), ...$strips, ...$this->stances(), ...$this->cutOuts(), ...(new Shadows($this->scene, $this->measures, $this->compass))->readings(), ...$agreement->readings(), ...$this->seen($strips)]);
+        return $this->notAccepted([...$this->directions(), ...$strips, ...$this->stances(), ...$this->cutOuts(), ...$this->passes(), ...(new Shadows($this->scene, $this->measures, $this->compass))->readings(), ...$agreement->readings(), ...$this->seen($strips)]);
     }
 
     /** @return list<Reading> those that rest on what was measured in the picture */
@@ -155,6 +158,31 @@ final readonly class Readings
         foreach ($this->scene->everyStrip() as $strip) {
             if ($strip->kind instanceof Pictured && ! $strip->muted && $this->hanging->footings->standsNowhere($strip)) {
                 $readings[] = new Reading("stance {$strip->id}", 'stance', [$strip->id], "{$strip->name}: its feet are at the horizon or above it, where there is no floor.", 'Lamps take it for as deep as the contact row. Move it down, mark its feet, or let it hang or be free.');
+            }
+        }
+
+        return $readings;
+    }
+
+    /** @return list<Reading> pictures of normals, openness or depth that show something else than their plates, or are gone */
+    private function passes(): array
+    {
+        $readings = [];
+        foreach ($this->scene->everyStrip() as $strip) {
+            $plate = $strip->kind instanceof Pictured && ! $strip->muted ? $strip->kind : null;
+            $own = $plate === null ? null : $this->measures->size($plate->picture());
+            if ($plate === null || $own === null) {
+                continue;
+            }
+            foreach ($plate->passes() as $value => $name) {
+                $size = $this->measures->size($name);
+                $says = $size === null ? "{$strip->name}: its picture of {$value} is gone." : null;
+                if ($size !== null && abs($size[0] / $size[1] / ($own[0] / $own[1]) - 1) > self::OTHER_PROPORTION) {
+                    $says = "{$strip->name}: its picture of {$value} has other proportions than it ({$size[0]} x {$size[1]}, not {$own[0]} x {$own[1]}).";
+                }
+                if ($says !== null) {
+                    $readings[] = new Reading("pass {$strip->id} {$value}", 'pass', [$strip->id], $says, 'What a render brings along shows the same at the same place.', mends: [new Mend('without', "Without {$value}", $strip->id, [$value => null]), new Mend(Mend::ACCEPT, 'It is meant')]);
+                }
             }
         }
 

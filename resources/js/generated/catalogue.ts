@@ -1364,6 +1364,184 @@ export const stripKinds: StripKind[] = [
         ]
     },
     {
+        "key": "relief",
+        "label": "Relief",
+        "hint": "Texture that catches the light from one side",
+        "family": "light",
+        "course": "Light",
+        "fadesInStops": true,
+        "drawn": null,
+        "liesUnder": false,
+        "tip": null,
+        "splits": false,
+        "likens": false,
+        "shines": null,
+        "hangsOn": [
+            "lamp",
+            "sun"
+        ],
+        "parameters": [
+            {
+                "name": "strength",
+                "label": "Strength",
+                "type": "number",
+                "section": "light",
+                "unit": "px",
+                "least": 0,
+                "most": 500,
+                "step": 0.5,
+                "choices": [],
+                "default": 8,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How high the brightest tone lies over the darkest"
+            },
+            {
+                "name": "smooth",
+                "label": "Smoothness",
+                "type": "number",
+                "section": "light",
+                "unit": "px",
+                "least": 0,
+                "most": 100,
+                "step": 0.1,
+                "choices": [],
+                "default": 1.5,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How far heights are smoothed: what is finer has no relief"
+            },
+            {
+                "name": "shade",
+                "label": "Shade",
+                "type": "number",
+                "section": "light",
+                "unit": "%",
+                "least": 0,
+                "most": 200,
+                "step": 1,
+                "choices": [],
+                "default": 80,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much brighter it gets toward the light, and darker away from it"
+            },
+            {
+                "name": "azimuth",
+                "label": "Azimuth",
+                "type": "number",
+                "section": "direction",
+                "unit": "°",
+                "least": -180,
+                "most": 180,
+                "step": 1,
+                "choices": [],
+                "default": 135,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "From which side the light comes, counterclockwise from the right as the camera sees it"
+            },
+            {
+                "name": "elevation",
+                "label": "Elevation",
+                "type": "number",
+                "section": "direction",
+                "unit": "°",
+                "least": -90,
+                "most": 90,
+                "step": 1,
+                "choices": [],
+                "default": 30,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How high the light comes from: 0 from the side, 90 from the camera, below 0 from behind"
+            },
+            {
+                "name": "heights",
+                "label": "Heights",
+                "type": "choice",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "what lies below",
+                    "a plate"
+                ],
+                "default": "what lies below",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Whose tones are taken for heights"
+            },
+            {
+                "name": "of",
+                "label": "Of",
+                "type": "plate",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "heights": [
+                        "a plate"
+                    ]
+                },
+                "whenEmpty": "no plate",
+                "says": "The plate whose outline it follows"
+            },
+            {
+                "name": "channel",
+                "label": "By",
+                "type": "choice",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [
+                    "luma",
+                    "red",
+                    "green",
+                    "blue"
+                ],
+                "default": "luma",
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "Which of its tones are heights: brightness, or one channel"
+            },
+            {
+                "name": "colour",
+                "label": "Colour",
+                "type": "light colour",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": {
+                    "swatch": "#ffffff"
+                },
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "The colour of the light, by temperature, gel or swatch"
+            }
+        ]
+    },
+    {
         "key": "wash",
         "label": "Wash",
         "hint": "Coloured light over everything, or over a plate",

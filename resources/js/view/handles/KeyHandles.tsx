@@ -1,59 +1,26 @@
-import { fromDial, onDial, turnTo } from '../../session/dial';
 import { mapped } from '../../session/ground';
-import { toView } from '../../session/camera';
-import { everyStrip, numberOf } from '../../session/strips';
+import { everyStrip } from '../../session/strips';
 import { useWork } from '../../session/store';
-import { startDrag } from './drag';
-import { Grip } from './parts';
+import type { Point, Scene, Strip } from '../../api/types';
+import { LitSphere } from './LitSphere';
 import type { StripHandleProps } from './types';
 
-/** The small sphere, in pixels of the view. */
-const RADIUS = 42;
-
-const LIGHT = '#f2a950';
-
-/** A small sphere on the plate that is lit as its body is: its light is dragged, in front of it up to the rim, behind it beyond that. */
-export function KeyHandles({ scene, strip, lens, gestures }: StripHandleProps) {
+/** The middle of the plate that a strip lights. */
+function useMiddle(scene: Scene, strip: Strip): Point | null {
     const moving = useWork((state) => state.pending);
     const plate = everyStrip(scene.strips, moving).find((other) => other.id === strip.values.of);
     const picture = plate && scene.pictures[String(plate.values.picture)];
-    if (!plate?.maps || !picture) {
-        return null;
-    }
-    const middle = mapped(plate.maps.toScene, [picture.width / 2, picture.height / 2]);
-    const [azimuth, elevation] = [numberOf(strip.values, 'azimuth'), numberOf(strip.values, 'elevation')];
-    const radius = RADIUS / lens.zoom;
-    const [dx, dy] = onDial(azimuth, elevation, radius, 2 * radius);
-    const [x, y] = toView(lens, middle);
-    const [a, e] = [(azimuth * Math.PI) / 180, (elevation * Math.PI) / 180];
-    const [fx, fy] = [0.5 + 0.5 * Math.cos(e) * Math.cos(a), 0.5 - 0.5 * Math.cos(e) * Math.sin(a)];
-    const name = `lit-${strip.id}`;
-    return (
-        <>
-            <defs>
-                <radialGradient id={name} cx={fx} cy={fy} r={e < 0 ? 0.35 : 0.95}>
-                    <stop offset="0" stopColor="#fff6e4" stopOpacity={0.85} />
-                    <stop offset="0.55" stopColor="#8d8378" stopOpacity={0.5} />
-                    <stop offset="1" stopColor="#14120f" stopOpacity={0.6} />
-                </radialGradient>
-            </defs>
-            <circle cx={x} cy={y} r={RADIUS} fill={`url(#${name})`} stroke="#161616" strokeWidth={2.5} pointerEvents="none" data-testid="lit-sphere" />
-            <circle cx={x} cy={y} r={RADIUS} fill="none" stroke={LIGHT} strokeWidth={1} pointerEvents="none" />
-            {!strip.source && (
-                <Grip
-                    lens={lens}
-                    at={[middle[0] + dx, middle[1] + dy]}
-                    label="Light from"
-                    title="Light from: in the middle it comes from the camera, at the rim from the side, beyond it from behind"
-                    colour={LIGHT}
-                    onGrab={(event) =>
-                        startDrag(event, lens, strip.id, gestures, 'Walk the light around it', ([px, py]) => {
-                            const turn = fromDial([px - middle[0], py - middle[1]], radius);
-                            return { values: turnTo(turn.azimuth, turn.elevation) };
-                        })
-                    }
-                />
-            )}
-        </>
-    );
+    return plate?.maps && picture ? mapped(plate.maps.toScene, [picture.width / 2, picture.height / 2]) : null;
+}
+
+/** On the plate that it lights. */
+export function KeyHandles({ scene, strip, lens, gestures }: StripHandleProps) {
+    const middle = useMiddle(scene, strip);
+    return middle && <LitSphere strip={strip} lens={lens} gestures={gestures} middle={middle} />;
+}
+
+/** On the plate whose tones are its heights, or in the middle of the scene. */
+export function ReliefHandles({ scene, strip, lens, gestures }: StripHandleProps) {
+    const middle = useMiddle(scene, strip);
+    return <LitSphere strip={strip} lens={lens} gestures={gestures} middle={middle ?? [scene.width / 2, scene.height / 2]} />;
 }

@@ -7,7 +7,6 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\LightColour;
-use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Directed;
 use Aumbrel\Core\Kind\Drive;
 use Aumbrel\Core\Kind\Driven;
@@ -18,16 +17,11 @@ use Aumbrel\Core\Kind\Level;
 use Aumbrel\Core\Kind\OneColour;
 use Aumbrel\Core\Kind\Placed;
 use Aumbrel\Core\Kind\PlacedPlate;
-use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Proposal;
 use Aumbrel\Core\Kind\Proposes;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\StripKind;
-use Aumbrel\Core\Kind\Surroundings;
-use Aumbrel\Core\Stage\Footing;
 use Aumbrel\Core\Stage\Lamp;
-use Aumbrel\Core\Stage\Stage;
-use Aumbrel\Core\Stage\Sun;
 use Aumbrel\Core\Value\LightColourValue;
 use Aumbrel\Core\Value\NumberValue;
 use Aumbrel\Core\Value\PlateValue;
@@ -40,7 +34,8 @@ use Aumbrel\Core\Value\Values;
  */
 final class KeyLight implements Directed, Driven, Proposes
 {
-    use Plain;
+    use ByBearing;
+    use OnBody;
 
     private ?string $of;
 
@@ -110,11 +105,6 @@ final class KeyLight implements Directed, Driven, Proposes
         return $own;
     }
 
-    public static function placed(Point $centre, float $span, ?string $plate = null): array
-    {
-        return ['of' => $plate];
-    }
-
     /** Over a plate that has its own light already a key is seen from about one stop on (common practice, no source). */
     public static function placedLevel(): float
     {
@@ -150,28 +140,6 @@ final class KeyLight implements Directed, Driven, Proposes
         return $layers;
     }
 
-    public function problem(Surroundings $around): ?string
-    {
-        return match (true) {
-            $this->of === null => 'A key light falls on the body of a plate: choose which one.',
-            $around->plate($this->of) === null => 'Its plate is gone: choose another one.',
-            ! $around->hasOutline($this->of) && $around->plate($this->of)->form()->normals === null => 'Its plate is not cut out and has no normals, so nothing tells its form.',
-            default => null,
-        };
-    }
-
-    public static function hangsOn(): array
-    {
-        return [Lamp::class, Sun::class];
-    }
-
-    public function inForce(Drive $drive): array
-    {
-        $bearing = $drive->bearing();
-
-        return ['azimuth' => $bearing->azimuth, 'elevation' => $bearing->elevation, 'colour' => $drive->source->kind->colour()->toArray()];
-    }
-
     /** A lamp lights every place from where it stands. */
     public function driven(Drive $drive, Values $own): StripKind
     {
@@ -180,30 +148,5 @@ final class KeyLight implements Directed, Driven, Proposes
         $driven->lamp = $place === null ? null : LampNearby::of($place, $drive->from, $drive->stage->camera, $driven->even);
 
         return $driven;
-    }
-
-    public function lights(): ?string
-    {
-        return $this->of;
-    }
-
-    public function aim(): ?Point
-    {
-        return null;
-    }
-
-    public function bearingFrom(Footing $from, Stage $stage): Bearing
-    {
-        return $this->bearing;
-    }
-
-    public function turnedTo(Bearing $bearing, Footing $from, Stage $stage): array
-    {
-        return ['azimuth' => round($bearing->azimuth, 1), 'elevation' => round($bearing->elevation, 1)];
-    }
-
-    public function colour(): LightColour
-    {
-        return $this->colour;
     }
 }

@@ -12,7 +12,6 @@ use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Directed;
-use Aumbrel\Core\Kind\Drive;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\DrivenByValues;
 use Aumbrel\Core\Kind\Evenly;
@@ -24,10 +23,6 @@ use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Surroundings;
 use Aumbrel\Core\Picture\Pixels;
-use Aumbrel\Core\Stage\Footing;
-use Aumbrel\Core\Stage\Lamp;
-use Aumbrel\Core\Stage\Stage;
-use Aumbrel\Core\Stage\Sun;
 use Aumbrel\Core\Value\ChoiceValue;
 use Aumbrel\Core\Value\LightColourValue;
 use Aumbrel\Core\Value\NumberValue;
@@ -41,6 +36,7 @@ use Aumbrel\Core\Value\Values;
  */
 final readonly class Relief implements Directed, Driven, LooksBelow
 {
+    use ByBearing;
     use DrivenByValues;
     use Plain;
 
@@ -162,40 +158,8 @@ final readonly class Relief implements Directed, Driven, LooksBelow
         };
     }
 
-    public static function hangsOn(): array
-    {
-        return [Lamp::class, Sun::class];
-    }
-
-    public function inForce(Drive $drive): array
-    {
-        $bearing = $drive->bearing();
-
-        return ['azimuth' => $bearing->azimuth, 'elevation' => $bearing->elevation, 'colour' => $drive->source->kind->colour()->toArray()];
-    }
-
     public function lights(): ?string
     {
         return $this->looksBelow ? null : $this->of;
-    }
-
-    public function aim(): ?Point
-    {
-        return null;
-    }
-
-    public function bearingFrom(Footing $from, Stage $stage): Bearing
-    {
-        return $this->bearing;
-    }
-
-    public function turnedTo(Bearing $bearing, Footing $from, Stage $stage): array
-    {
-        return ['azimuth' => round($bearing->azimuth, 1), 'elevation' => round($bearing->elevation, 1)];
-    }
-
-    public function colour(): LightColour
-    {
-        return $this->colour;
     }
 }

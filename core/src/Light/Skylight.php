@@ -7,16 +7,13 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\LightColour;
-use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Level;
 use Aumbrel\Core\Kind\OneColour;
-use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\SeenFrom;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\StripKind;
-use Aumbrel\Core\Kind\Surroundings;
 use Aumbrel\Core\Value\LightColourValue;
 use Aumbrel\Core\Value\NumberValue;
 use Aumbrel\Core\Value\PlateValue;
@@ -26,7 +23,7 @@ use Aumbrel\Core\Value\Values;
 /** Light of a whole sky on the body of a plate: 0.5 + 0.5 n.u, u the way to the middle of the sky, times how open each place is. */
 final readonly class Skylight implements SeenFrom, StripKind
 {
-    use Plain;
+    use OnBody;
 
     private function __construct(private ?string $of, private Bearing $up, private LightColour $colour)
     {
@@ -67,11 +64,6 @@ final readonly class Skylight implements SeenFrom, StripKind
         return new self($values->optionalText('of'), new Bearing($values->number('azimuth'), $values->number('elevation')), $values->object('colour', LightColour::class));
     }
 
-    public static function placed(Point $centre, float $span, ?string $plate = null): array
-    {
-        return ['of' => $plate];
-    }
-
     public static function placedLevel(): float
     {
         return 0.0;
@@ -94,20 +86,5 @@ final readonly class Skylight implements SeenFrom, StripKind
         $openness = $form?->openness === null ? null : $site->pass((string) $this->of, $form->openness);
 
         return [new Layer($site->mode(), new SkyField($body, $plate, $this->up, $openness), OneColour::ofLight($colour), Level::of($site, $this->colour), within: $this->of)];
-    }
-
-    public function problem(Surroundings $around): ?string
-    {
-        return match (true) {
-            $this->of === null => 'A skylight falls on the body of a plate: choose which one.',
-            $around->plate($this->of) === null => 'Its plate is gone: choose another one.',
-            ! $around->hasOutline($this->of) && $around->plate($this->of)->form()->normals === null => 'Its plate is not cut out and has no normals, so nothing tells its form.',
-            default => null,
-        };
-    }
-
-    public function lights(): ?string
-    {
-        return $this->of;
     }
 }

@@ -26,6 +26,7 @@ use Aumbrel\Core\Grade\Vignette;
 use Aumbrel\Core\Grade\Warmth;
 use Aumbrel\Core\Kind\Kinds;
 use Aumbrel\Core\Light\Beam;
+use Aumbrel\Core\Light\Chamfer;
 use Aumbrel\Core\Light\Glow;
 use Aumbrel\Core\Light\Halo;
 use Aumbrel\Core\Light\KeyLight;
@@ -69,6 +70,7 @@ final class Registry
                 KeyLight::class,
                 Skylight::class,
                 Relief::class,
+                Chamfer::class,
                 Wash::class,
                 Glow::class,
                 Halo::class,

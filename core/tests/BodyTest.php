@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Aumbrel\Core\Body\ChamferPlane;
 use Aumbrel\Core\Body\NormalPass;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Geometry\Window;
@@ -275,3 +276,27 @@ it('leaves what is flat as it is, in every mode, and shades slopes by their own 
     // it rises to the right: lit from the left it turns to the light
     expect($shown('ramp', ['azimuth' => 180])[0])->toBeGreaterThan(124)->and($shown('ramp', ['azimuth' => 0])[0])->toBeLessThan(116);
 })->with(['illuminate', 'overlay', 'soft light']);
+
+it('rises from the outline as a flat slope or a quarter of a circle', function (): void {
+    foreach ([0.0, 2.0, 5.0, 9.5] as $d) {
+        $t = $d / 10;
+        expect(ChamferPlane::height($d, 10, 0))->toEqualWithDelta($d, 1e-9)->and(ChamferPlane::height($d, 10, 1))->toEqualWithDelta(10 * sqrt(1 - (1 - $t) ** 2), 1e-9);
+    }
+    expect(ChamferPlane::height(30, 10, 0.5))->toBe(10.0)->and(ChamferPlane::height(-3, 10, 0.5))->toBe(0.0);
+});
+
+it('shades the edge of a plate toward the light and away from it, and nothing further inside', function (): void {
+    $plate = new Flat(120, 100, fn (int $x, int $y): array => [100, 100, 100, $x >= 10 && $x < 110 && $y >= 10 && $y < 90 ? 255 : 0]);
+    $strip = fn (array $values): array => ['id' => 'c', 'kind' => 'chamfer', 'values' => ['of' => 'frame', 'width' => 12, 'roundness' => 0, 'smooth' => 0, 'azimuth' => 180, 'elevation' => 30, 'lights' => 100, 'shades' => 50, ...$values]];
+    $shown = fn (array $values, ?Window $window = null): array => array_values(unpack('n*', Rendering::picture(['black' => new Flat(160, 120, fn (): array => [0, 0, 0]), 'frame' => $plate], 160, 120, [Rendering::plate('black', ['id' => 'g']), Rendering::plate('frame', ['id' => 'frame', 'values' => ['place' => [20, 10]]]), $strip($values)], 16, $window)->bytes));
+    $at = fn (array $values, int $x, int $y, int $columns = 160): float => Srgb::decode($values[4 * ($y * $columns + $x)] / 65535);
+    $seen = $shown([]);
+    // a flat slope of 45 degrees: its normal is (-1, 0, 1)/sqrt 2 on the left, (1, 0, 1)/sqrt 2 on the right
+    $light = towardLight(180, 30);
+    [$left, $right] = [max(0, dotOf([-M_SQRT1_2, 0, M_SQRT1_2], $light)) - $light[2], 0.5 * (max(0, dotOf([M_SQRT1_2, 0, M_SQRT1_2], $light)) - $light[2])];
+    expect(Srgb::encode($at($seen, 36, 60)))->toEqualWithDelta(Srgb::encode(OWN_GREY * (1 + $left)), 1.5 / 255)
+        ->and(Srgb::encode($at($seen, 123, 60)))->toEqualWithDelta(Srgb::encode(OWN_GREY * (1 + $right)), 1.5 / 255)
+        ->and($at($seen, 80, 60))->toEqualWithDelta(OWN_GREY, 1e-3)->and($at($seen, 24, 60))->toBe(0.0)
+        // in a window of it the same
+        ->and($at($shown([], new Window(30, 40, 60, 50)), 6, 20, 60))->toEqualWithDelta($at($seen, 36, 60), 1e-6);
+});

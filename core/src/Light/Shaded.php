@@ -14,20 +14,21 @@ final readonly class Shaded
 {
     /**
      * @param  Plane  $normals  packed as {@see Normals}
-     * @param  float  $share  k, how much of it is seen
+     * @param  float  $lights  how much of what turns toward the light is seen
+     * @param  float|null  $shades  how much of what turns away; null for as much
      */
-    public function __construct(private Plane $normals, private Bearing $light, private float $share)
+    public function __construct(private Plane $normals, private Bearing $light, private float $lights, private ?float $shades = null)
     {
     }
 
-    /** Writes k (max(0, n.l) - max(0, lz)) of the current pixel, and gives the variable. */
+    /** Writes max(0, n.l) - max(0, lz) of the current pixel times how much of it is seen, and gives the variable. */
     public function write(KernelWriter $kernel): string
     {
         [$x, $y, $z, $shade] = array_map($kernel->variable(...), ['nx', 'ny', 'nz', 'shade']);
         Normals::write($kernel, $this->normals, $x, $y, $z);
         [$lx, $ly, $lz] = $this->light->vector();
         $kernel->line("{$shade} = {$x} * {$kernel->number($lx)} + {$y} * {$kernel->number($ly)} + {$z} * {$kernel->number($lz)};");
-        $kernel->line("{$shade} = (({$shade} > 0.0 ? {$shade} : 0.0) - {$kernel->number(max(0.0, $lz))}) * {$kernel->number($this->share)};");
+        $kernel->line("{$shade} = ({$shade} > 0.0 ? {$shade} : 0.0) - {$kernel->number(max(0.0, $lz))}; {$shade} *= {$shade} > 0.0 ? {$kernel->number($this->lights)} : {$kernel->number($this->shades ?? $this->lights)};");
 
         return $shade;
     }

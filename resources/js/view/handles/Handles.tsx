@@ -29,7 +29,7 @@ import { SunHandles } from './SunHandles';
 import type { MaskHandleProps, StripHandleProps } from './types';
 
 /** The handles of each kind of strip and of mask; a kind without any needs no line. */
-const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: SpotHandles, 'spot-onto': SpotOntoHandles, rim: RimHandles, 'key light': KeyHandles, skylight: KeyHandles, relief: ReliefHandles, plate: PlateHandles, glow: GlowHandles, halo: HaloHandles, line: LineHandles, sun: SunHandles, beam: SpotHandles, pattern: PatternHandles, leak: FrameHandles, cast: ShadowHandles, wall: ShadowHandles, fill: RampHandles, wash: RampHandles, haze: RampHandles, smoke: DriftHandles, match: RegionHandles };
+const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: SpotHandles, 'spot-onto': SpotOntoHandles, rim: RimHandles, 'key light': KeyHandles, skylight: KeyHandles, relief: ReliefHandles, chamfer: KeyHandles, plate: PlateHandles, glow: GlowHandles, halo: HaloHandles, line: LineHandles, sun: SunHandles, beam: SpotHandles, pattern: PatternHandles, leak: FrameHandles, cast: ShadowHandles, wall: ShadowHandles, fill: RampHandles, wash: RampHandles, haze: RampHandles, smoke: DriftHandles, match: RegionHandles };
 
 const ofMasks: Record<string, FunctionComponent<MaskHandleProps>> = { linear: LinearHandles, radial: RadialHandles, outline: OutlineHandles, 'colour area': ColourAreaHandles, texture: TextureHandles };
 

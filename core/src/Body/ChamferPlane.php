@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aumbrel\Core\Body;
+
+use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\Pixels;
+use Aumbrel\Core\Raster\Distance;
+use Aumbrel\Core\Raster\Gaussian;
+use Aumbrel\Core\Raster\Margin;
+use Aumbrel\Core\Seen\SeenPlate;
+use Closure;
+
+/**
+ * Which way the rounded edge of a plate's outline faces: it rises from the outline to a width inside it, flat or as a quarter of a
+ * circle, and is level beyond. Packed as {@see Normals}.
+ */
+final readonly class ChamferPlane implements Plane
+{
+    /**
+     * @param  string  $name  of the plate, with all that it depends on besides the window
+     * @param  Closure(Window): ?SeenPlate  $seen  the plate in a window
+     * @param  float  $width  W, scene pixels
+     * @param  float  $roundness  0 for a flat slope, 1 for a quarter of a circle
+     * @param  float  $smooth  sigma, scene pixels
+     */
+    public function __construct(private string $name, private Closure $seen, private float $width, private float $roundness, private float $smooth, private Window $window)
+    {
+    }
+
+    public function key(): string
+    {
+        return "chamfer {$this->width} {$this->roundness} {$this->smooth} {$this->window->key()} of {$this->name}";
+    }
+
+    /** W rho(d/W): t, or sqrt(1 - (1 - t)²), mixed by the roundness. */
+    public static function height(float $distance, float $width, float $roundness): float
+    {
+        $t = max(0.0, min(1.0, $distance / $width));
+
+        return $width * ($t + $roundness * (sqrt($t * (2 - $t)) - $t));
+    }
+
+    /** @return list<int> */
+    public function fill(Planes $planes): array
+    {
+        $scale = $this->window->scale;
+        [$width, $sigma] = [$this->width * $scale, $this->smooth * $scale];
+        $margin = Margin::atLeast($width + Gaussian::REACH * $sigma + 3);
+        $wide = $this->window->padded($margin);
+        [$columns, $rows] = [$wide->columns, $wide->rows];
+        $plate = ($this->seen)($wide);
+        if ($plate === null) {
+            return array_fill(0, $this->window->columns * $this->window->rows, Normals::FRONT);
+        }
+        $shape = (new Pixels($planes->pixels($plate), $plate->bits()))->alpha();
+        $heights = array_map(fn (float $distance): float => self::height($distance, $width, $this->roundness), Distance::signed($shape, $columns, $rows, $width + 2, false));
+        $smoothed = Gaussian::blur($heights, $columns, $rows, $sigma);
+        $packed = [];
+        for ($row = $margin; $row < $rows - $margin; $row++) {
+            for ($column = $margin, $at = $row * $columns + $margin; $column < $columns - $margin; $column++, $at++) {
+                $packed[] = Normals::packed(0.5 * ($smoothed[$at - 1] - $smoothed[$at + 1]), 0.5 * ($smoothed[$at + $columns] - $smoothed[$at - $columns]), 1.0);
+            }
+        }
+
+        return $packed;
+    }
+}

@@ -233,7 +233,7 @@ it('says what is missing, and changes nothing then', function (array $values, st
 
 it('reads out passes that are gone or have other proportions, and offers to go without', function (): void {
     $pictures = ['black' => new Flat(240, 200, fn (): array => [0, 0, 0]), 'grey' => ball(fn (): array => [100, 100, 100]), 'wide' => new Flat(160, 80, fn (): array => [128, 128, 255]), 'finer' => new Flat(320, 320, fn (): array => [128, 128, 255])];
-    $scene = Scene::read(['aumbrel' => 2, 'title' => 'Body', 'size' => [240, 200], 'strips' => [Rendering::plate('black', ['id' => 'ground']), Rendering::plate('grey', ['id' => 'ball', 'name' => 'Ball', 'values' => ['normals' => 'wide', 'openness' => 'finer', 'depth' => 'lost.png']])]], Registry::kinds());
+    $scene = Scene::read(['aumbrel' => 2, 'title' => 'Body', 'size' => [240, 200], 'strips' => [Rendering::plate('black', ['id' => 'ground']), Rendering::plate('grey', ['id' => 'ball', 'name' => 'Ball', 'values' => ['normals' => 'wide', 'occlusion' => 'finer', 'depth' => 'lost.png']])]], Registry::kinds());
     $readings = array_column(array_map(fn (Reading $reading): array => [$reading->id, $reading], (new Readings($scene, Rendering::renderer($pictures)->measures()))->all()), 1, 0);
     expect(array_keys($readings))->toBe(['pass ball normals', 'pass ball depth'])->and($readings['pass ball normals']->seen)->toBe('Ball: its picture of normals has other proportions than it (160 x 80, not 160 x 160).')
         ->and($readings['pass ball depth']->seen)->toBe('Ball: its picture of depth is gone.')->and($readings['pass ball depth']->mends[0]->values)->toBe(['depth' => null]);

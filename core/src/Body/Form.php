@@ -13,7 +13,7 @@ final readonly class Form
      * @param  float|null  $detailSize  how large that is, px of its picture; null for a share of its size
      * @param  string|null  $normals  the plain name of the picture of its normals
      * @param  bool|null  $upward  whether green grows upward in that; null for as it seems
-     * @param  string|null  $openness  the plain name of the picture of how open it is to the sky
+     * @param  string|null  $occlusion  the plain name of the picture of how open it is to the sky
      */
     public function __construct(
         public float $roundness = 1.0,
@@ -21,7 +21,7 @@ final readonly class Form
         public ?float $detailSize = null,
         public ?string $normals = null,
         public ?bool $upward = null,
-        public ?string $openness = null,
+        public ?string $occlusion = null,
     ) {
     }
 

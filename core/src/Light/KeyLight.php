@@ -89,7 +89,7 @@ final class KeyLight implements Directed, Driven, Proposes
             NumberValue::direction('azimuth', 'Azimuth', 'direction', 135),
             NumberValue::named('elevation', 'Elevation', 'direction', Unit::Degrees, -90, 90, 35),
             NumberValue::named('glossSize', 'Highlight', 'reach', Unit::None, 2, 200, 20, 1)->says('How small and sharp the highlight is'),
-            NumberValue::optional('even', 'Evenness', 'reach', Unit::Pixels, 1, 100000, 'a third of the way', 1)->says('Of a lamp: how far from it the light hardly grows any more'),
+            NumberValue::optional('size', 'Softening', 'reach', Unit::Pixels, 1, 100000, 'a third of the way', 1)->says('Of a lamp: how far from it the light hardly grows any more'),
         ];
     }
 
@@ -99,7 +99,7 @@ final class KeyLight implements Directed, Driven, Proposes
         $own->of = $values->optionalText('of');
         $own->bearing = new Bearing($values->number('azimuth'), $values->number('elevation'));
         [$own->wrap, $own->gloss, $own->glossSize] = [$values->number('wrap') / 100, $values->number('gloss') / 100, $values->number('glossSize')];
-        $own->even = $values->optionalNumber('even');
+        $own->even = $values->optionalNumber('size');
         $own->colour = $values->object('colour', LightColour::class);
 
         return $own;

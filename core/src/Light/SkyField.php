@@ -20,8 +20,8 @@ final readonly class SkyField implements Field
 {
     use OwnShare;
 
-    /** @param  SeenPlate|null  $openness  the picture of how open each place is */
-    public function __construct(private BodyPlane $body, private SeenPlate $plate, private Bearing $up, private ?SeenPlate $openness)
+    /** @param  SeenPlate|null  $occlusion  the picture of how open each place is */
+    public function __construct(private BodyPlane $body, private SeenPlate $plate, private Bearing $up, private ?SeenPlate $occlusion)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class SkyField implements Field
         [$nx, $ny, $nz, $sky] = array_map($kernel->variable(...), ['nx', 'ny', 'nz', 'sky']);
         Normals::write($kernel, $this->body, $nx, $ny, $nz);
         [$x, $y, $z] = array_map(static fn (float $way): string => $kernel->number(0.5 * $way), $this->up->vector());
-        $open = $this->openness === null ? '' : ' * '.PlateWords::colour($kernel, $this->openness)[0];
+        $open = $this->occlusion === null ? '' : ' * '.PlateWords::colour($kernel, $this->occlusion)[0];
         $kernel->line("{$sky} = (0.5 + {$nx} * {$x} + {$ny} * {$y} + {$nz} * {$z}){$open};");
 
         return $sky;
@@ -43,6 +43,6 @@ final readonly class SkyField implements Field
 
     public function identity(): string
     {
-        return "skylight {$this->up->azimuth} {$this->up->elevation} {$this->openness?->key()} on {$this->body->key()}";
+        return "skylight {$this->up->azimuth} {$this->up->elevation} {$this->occlusion?->key()} on {$this->body->key()}";
     }
 }

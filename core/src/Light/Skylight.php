@@ -83,8 +83,8 @@ final readonly class Skylight implements SeenFrom, StripKind
         if ($body === null || $plate === null || $colour->largest() <= 0) {
             return [];
         }
-        $openness = $form?->openness === null ? null : $site->pass((string) $this->of, $form->openness);
+        $occlusion = $form?->occlusion === null ? null : $site->pass((string) $this->of, $form->occlusion);
 
-        return [new Layer($site->mode(), new SkyField($body, $plate, $this->up, $openness), OneColour::ofLight($colour), Level::of($site, $this->colour), within: $this->of)];
+        return [new Layer($site->mode(), new SkyField($body, $plate, $this->up, $occlusion), OneColour::ofLight($colour), Level::of($site, $this->colour), within: $this->of)];
     }
 }

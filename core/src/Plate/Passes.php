@@ -42,7 +42,7 @@ final readonly class Passes
             NumberValue::optional('detailSize', 'Detail size', self::SECTION, Unit::Pixels, 1, 500, 'by its size', 0.5)->says('How large that detail is, in pixels of its picture'),
             PictureValue::optional('normals', 'Normals', self::SECTION, 'none')->says('A picture of which way each place of the plate faces, as renders bring it: lights on its body follow it'),
             ChoiceValue::named('normalsUp', 'In normals', self::SECTION, [self::SEEMS, self::UP, self::DOWN], self::SEEMS)->shownWhen('normals', [])->says('Which way green grows in the picture of normals: bodies bulge, which tells it'),
-            PictureValue::optional('openness', 'Openness', self::SECTION, 'none')->says('A picture of how open each place is to the sky, as renders bring it: white is open; skylight follows it'),
+            PictureValue::optional('occlusion', 'Occlusion', self::SECTION, 'none')->says('A picture of how open each place is to the sky, as renders bring it: white is open. Skylight follows it'),
             PictureValue::optional('depth', 'Depth', self::SECTION, 'none')->says('A picture of how far away each place of the plate is, as renders bring it: haze by distance follows it'),
             ChoiceValue::named('depthEnds', 'In depth', self::SECTION, [self::WHITE, self::BLACK], self::WHITE)->shownWhen('depth', [])->says('Which end of the depth picture is near'),
             NumberValue::named('depthNear', 'Nearest', self::SECTION, Unit::Factor, 0.05, 1000, 1, 0.1)->shownWhen('depth', [])->says('How far away the near end is, in distances of the floor\'s nearest row'),
@@ -54,7 +54,7 @@ final readonly class Passes
     /** @return array<string, string> plain names by value */
     public function pictures(): array
     {
-        return array_filter(['normals' => $this->form->normals, 'openness' => $this->form->openness, 'depth' => $this->depth?->picture], is_string(...));
+        return array_filter(['normals' => $this->form->normals, 'occlusion' => $this->form->occlusion, 'depth' => $this->depth?->picture], is_string(...));
     }
 
     public static function from(Values $values): self
@@ -68,7 +68,7 @@ final readonly class Passes
                 self::DOWN => false,
                 default => null,
             },
-            $values->optionalText('openness'),
+            $values->optionalText('occlusion'),
         );
 
         return new self($depth === null ? null : new DepthPass($depth, $values->number('depthNear'), $values->number('depthFar'), $values->text('depthEnds') === self::WHITE, $values->toggle('depthInverse')), $form);

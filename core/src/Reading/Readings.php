@@ -164,7 +164,7 @@ final readonly class Readings
         return $readings;
     }
 
-    /** @return list<Reading> pictures of normals, openness or depth that show something else than their plates, or are gone */
+    /** @return list<Reading> pictures of normals, occlusion or depth that show something else than their plates, or are gone */
     private function passes(): array
     {
         $readings = [];

@@ -358,8 +358,8 @@ export const stripKinds: StripKind[] = [
                 "says": "Which way green grows in the picture of normals: bodies bulge, which tells it"
             },
             {
-                "name": "openness",
-                "label": "Openness",
+                "name": "occlusion",
+                "label": "Occlusion",
                 "type": "picture",
                 "section": "body",
                 "unit": "",
@@ -371,7 +371,7 @@ export const stripKinds: StripKind[] = [
                 "optional": true,
                 "shownWhen": {},
                 "whenEmpty": "none",
-                "says": "A picture of how open each place is to the sky, as renders bring it: white is open; skylight follows it"
+                "says": "A picture of how open each place is to the sky, as renders bring it: white is open. Skylight follows it"
             },
             {
                 "name": "depth",
@@ -1263,8 +1263,8 @@ export const stripKinds: StripKind[] = [
                 "says": "How small and sharp the highlight is"
             },
             {
-                "name": "even",
-                "label": "Evenness",
+                "name": "size",
+                "label": "Softening",
                 "type": "number",
                 "section": "reach",
                 "unit": "px",

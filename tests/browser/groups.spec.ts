@@ -62,7 +62,7 @@ test('strips are held together, carried in and out, duplicated, muted together a
     await card('Group').click({ position: { x: 40, y: 10 } });
     await unfold(page, 'Mix');
     const bench = page.getByRole('complementary', { name: 'Bench' });
-    await expect(bench.getByLabel('Mode')).toHaveCount(0);
+    await expect(bench.getByLabel('Mode', { exact: true })).toHaveCount(0);
     await written(page, () => bench.getByLabel('Group is').selectOption('closed'));
     await written(page, () => bench.getByLabel('Mode', { exact: true }).selectOption('screen'));
     const held = ((await (await page.request.get(`/api/scenes/${scene}`)).json()) as { strips: (Strip & { closed?: boolean; mode: string })[] }).strips.find((strip) => strip.name === 'Group');

@@ -29,7 +29,7 @@ test('a strip acts on some tones only: slopes dragged, a tone picked, what passe
     await page.getByRole('button', { name: 'Add a strip' }).click();
     await page.getByRole('button', { name: /^Flat colour/ }).click();
     await settled(page);
-    await page.getByLabel('Mode').selectOption('normal');
+    await page.getByLabel('Mode', { exact: true }).selectOption('normal');
     await page.getByLabel(/^Colour/).first().fill('#ff2010');
     await settled(page);
     expect(await red(page, 40)).toBeGreaterThan(150);
@@ -95,7 +95,7 @@ test('a strip is kept off a plate, further away and softly', async ({ page }) =>
     await page.getByRole('button', { name: 'Add a strip' }).click();
     await page.getByRole('button', { name: /^Flat colour/ }).click();
     await settled(page);
-    await page.getByLabel('Mode').selectOption('normal');
+    await page.getByLabel('Mode', { exact: true }).selectOption('normal');
     await page.getByLabel(/^Colour/).first().fill('#ff2010');
     await settled(page);
     const at = async (x: number) => (await shownAt(page, ...(await onScreen(page, [x, 100]))))[0];
@@ -122,7 +122,7 @@ test('a falloff is softened later, hides less, is turned over whole, and taken b
         await page.getByRole('button', { name: 'Add a strip' }).click();
         await page.getByRole('button', { name: /^Flat colour/ }).click();
         await settled(page);
-        await page.getByLabel('Mode').selectOption('normal');
+        await page.getByLabel('Mode', { exact: true }).selectOption('normal');
         await page.getByLabel(/^Colour/).first().fill(colour);
         await settled(page);
     };

@@ -19,6 +19,9 @@ final class Remedies
     /** How far a match is pulled until its colours are near enough: shares of colour, and of lightness. */
     private const PULLS = [[0.7, 0.35], [0.8, 0.5], [0.9, 0.65], [1.0, 0.8], [1.0, 1.0]];
 
+    /** The share of an oval in which it acts in full. */
+    private const EVEN = 0.55;
+
     /**
      * A match that brings a plate to what lies around it until the means are nearer than that.
      *
@@ -41,9 +44,6 @@ final class Remedies
 
         return self::strip(Matching::key(), ['colourBy' => 100 * $colour, 'contrastBy' => 100 * $lightness]);
     }
-
-    /** The share of an oval in which it acts in full. */
-    private const EVEN = 0.55;
 
     /**
      * Linear light taken down, or lifted, in an oval that fades out.

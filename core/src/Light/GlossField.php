@@ -25,7 +25,7 @@ final readonly class GlossField implements Field
 
     public function write(KernelWriter $kernel, Window $window): string
     {
-        [$toward, $half, $facing, $shine] = [KeyField::toward($kernel, $window, $this->body, $this->light), ...array_map($kernel->variable(...), ['half', 'facing', 'shine'])];
+        [$toward, $half, $facing, $shine] = [KeyField::toward($kernel, $this->body, $this->light), ...array_map($kernel->variable(...), ['half', 'facing', 'shine'])];
         [[$nx, $ny, $nz, $lx, $ly, $lz], $law] = $toward;
         $kernel->line("{$facing} = {$nx} * {$lx} + {$ny} * {$ly} + {$nz} * {$lz}; {$shine} = 0.0;");
         // h is (l + v) of length 1, and v is (0, 0, 1)

@@ -27,7 +27,7 @@ final readonly class KeyField implements Field
     public function write(KernelWriter $kernel, Window $window): string
     {
         $facing = $kernel->variable('facing');
-        [$toward, $law] = self::toward($kernel, $window, $this->body, $this->light);
+        [$toward, $law] = self::toward($kernel, $this->body, $this->light);
         $kernel->line("{$facing} = ({$toward[0]} * {$toward[3]} + {$toward[1]} * {$toward[4]} + {$toward[2]} * {$toward[5]} + {$kernel->number($this->wrap)}) * {$kernel->number(1 / (1 + $this->wrap))};");
         $kernel->line("{$facing} = {$facing} > 0.0 ? {$facing}".($law === null ? '' : " * {$law}").' : 0.0;');
 
@@ -39,7 +39,7 @@ final readonly class KeyField implements Field
      *
      * @return array{array{string, string, string, string, string, string}, string|null} the normal, the way to the light, and a lamp's law
      */
-    public static function toward(KernelWriter $kernel, Window $window, BodyPlane $body, Bearing|LampNearby $light): array
+    public static function toward(KernelWriter $kernel, BodyPlane $body, Bearing|LampNearby $light): array
     {
         [$nx, $ny, $nz] = array_map($kernel->variable(...), ['nx', 'ny', 'nz']);
         Normals::write($kernel, $body, $nx, $ny, $nz);
@@ -47,7 +47,7 @@ final readonly class KeyField implements Field
             return [[$nx, $ny, $nz, ...array_map($kernel->number(...), $light->vector())], null];
         }
         [$lx, $ly, $lz, $law] = array_map($kernel->variable(...), ['lx', 'ly', 'lz', 'law']);
-        $light->write($kernel, $window, $lx, $ly, $lz, $law);
+        $light->write($kernel, $lx, $ly, $lz, $law);
 
         return [[$nx, $ny, $nz, $lx, $ly, $lz], $law];
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Vector;
-use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Stage\Camera;
 use Aumbrel\Core\Stage\Footing;
@@ -37,7 +36,7 @@ final readonly class LampNearby
     }
 
     /** Writes the way to it, of length 1, and its law (d0² + s²)/(d² + s²) into variables. */
-    public function write(KernelWriter $kernel, Window $window, string $x, string $y, string $z, string $law): void
+    public function write(KernelWriter $kernel, string $x, string $y, string $z, string $law): void
     {
         $scale = $this->camera->scale($this->depth);
         [$square, $up] = [$kernel->variable('square'), $kernel->variable('up')];

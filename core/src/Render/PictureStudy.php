@@ -5,15 +5,11 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Kind\Pictured;
-use Aumbrel\Core\Raster\Box;
 use Aumbrel\Core\Reading\PictureFacts;
 
 /** Measures the picture as a whole: how bright it is, where it clips and by what, and where the eye goes first. */
 final readonly class PictureStudy
 {
-    /** Half the width of the square whose mean is the brightest place, as a share of the shorter side. */
-    public const BRIGHT = 0.015;
-
     /** What changes a place by less has not made it bright. */
     private const MADE = 0.1;
 
@@ -43,9 +39,7 @@ final readonly class PictureStudy
     private function brightest(Looked $looked): array
     {
         $window = $looked->window;
-        $means = Box::mean($looked->finished->lumas(), $window->columns, $window->rows, max(1, (int) round(self::BRIGHT * min($window->columns, $window->rows))));
-        $most = max([0.0, ...$means]);
-        $at = (int) array_search($most, $means, true);
+        [$at, $most] = Brightest::of($looked->finished->lumas(), $window->columns, $window->rows);
 
         return [$most <= 0 ? null : [$window->xOf($at % $window->columns), $window->yOf(intdiv($at, $window->columns)), $most], $at];
     }

@@ -7,7 +7,6 @@ namespace Aumbrel\Core\Render;
 use Aumbrel\Core\Color\Spread;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Kind\Pictured;
-use Aumbrel\Core\Raster\Box;
 use Aumbrel\Core\Raster\Surrounding;
 use Aumbrel\Core\Reading\PlateFacts;
 
@@ -95,6 +94,6 @@ final readonly class PlatesStudy
         $window = $looked->window;
         $own = array_map(static fn (float $luma, float $is): float => $luma * $is, $looked->finished->lumas(), $covers);
 
-        return max([0.0, ...Box::mean($own, $window->columns, $window->rows, max(1, (int) round(PictureStudy::BRIGHT * min($window->columns, $window->rows))))]);
+        return Brightest::of($own, $window->columns, $window->rows)[1];
     }
 }

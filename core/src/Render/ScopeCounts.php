@@ -7,7 +7,6 @@ namespace Aumbrel\Core\Render;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Color\Oklab;
 use Aumbrel\Core\Color\Srgb;
-use Aumbrel\Core\Raster\Box;
 
 /** What scopes draw, counted on the pixels of a picture; those that are not there are left out. */
 final class ScopeCounts
@@ -21,9 +20,6 @@ final class ScopeCounts
     public const CHROMA = 48;
 
     public const REACH = 0.32;
-
-    /** Half the width of the square whose mean is the brightest place, as a share of the shorter side. */
-    private const BRIGHT = 0.015;
 
     /**
      * @param  string  $bytes  red, green, blue, alpha
@@ -81,9 +77,7 @@ final class ScopeCounts
      */
     private static function brightest(array $lumas, int $columns, int $rows): array
     {
-        $means = Box::mean($lumas, $columns, $rows, max(1, (int) round(self::BRIGHT * min($columns, $rows))));
-        $most = max([0.0, ...$means]);
-        $at = (int) array_search($most, $means, true);
+        [$at, $most] = Brightest::of($lumas, $columns, $rows);
 
         return [($at % $columns + 0.5) / $columns, (intdiv($at, $columns) + 0.5) / $rows, $most / 255];
     }

@@ -9,6 +9,7 @@ use App\Http\Controllers\GestureController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\IntakeController;
+use App\Http\Controllers\OwnLightController;
 use App\Http\Controllers\PassphraseController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlateController;
@@ -90,6 +91,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
         Route::post('plates', [PlateController::class, 'add']);
         Route::post('pictures', [PlateController::class, 'bring']);
         Route::get('plates/{strip}/pieces', [PlateController::class, 'pieces']);
+        Route::get('plates/{strip}/own-light', OwnLightController::class);
         Route::get('plates/{strip}/outline', [PlateController::class, 'outline']);
         Route::post('gestures/{gesture}', GestureController::class)->where('gesture', '[a-z-]{1,40}');
 

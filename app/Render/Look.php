@@ -7,7 +7,9 @@ namespace App\Render;
 use App\Scenes\FlatScene;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Registry;
+use Aumbrel\Core\Value\Values;
 
 /** How a scene is looked at without being changed: before anything was lit, or with only some of the strips. */
 final readonly class Look
@@ -24,20 +26,29 @@ final readonly class Look
 
     private const CLOSEST = 6;
 
+    /** A form: its grey away from the light, and how much lighter it is toward it, stops. */
+    private const IN_SHADE = '#4a4a4a';
+
+    private const LIT = 3.0;
+
     /**
      * @param  bool  $before  the plates as they are, nothing else
      * @param  string|null  $tint  a plate whose cut-out is judged: what it takes away lies under a tint
+     * @param  string|null  $form  a plate whose form is seen, as grey under its light
      * @param  list<string>  $solo  of the strips that are not plates only these; a plate among them is shown alone
      */
-    public function __construct(private bool $before, private array $solo, private ?string $tint = null)
+    public function __construct(private bool $before, private array $solo, private ?string $tint = null, private ?string $form = null)
     {
     }
 
-    /** @throws SceneError when it is no plate whose cut-out is judged */
+    /** @throws SceneError when it is no plate whose cut-out or form is judged */
     public function at(FlatScene $scene): FlatScene
     {
         if ($this->tint !== null) {
             return $this->tinted($scene, $this->tint);
+        }
+        if ($this->form !== null) {
+            return self::formed($scene, $this->form);
         }
         if (! $this->before && $this->solo === []) {
             return $scene;
@@ -83,6 +94,28 @@ final readonly class Look
                 'through' => 'blinds', 'slats' => (int) max(1, min(self::HATCHES, $half * M_SQRT2 / self::CLOSEST)), 'tilt' => 40, 'corners' => [[$x, $y - $half], [$x + $half, $y], [$x, $y + $half], [$x - $half, $y]], 'tight' => 0, 'wide' => 0, 'colour' => ['swatch' => self::HATCHING],
             ]],
             'cut' => [...$whole, 'id' => 'cut', 'values' => $values, 'masks' => array_values($cut)],
+        ]);
+    }
+
+    /** A plate in one grey under its own light, or one from the upper left as long as that is not known, and nothing else. */
+    private static function formed(FlatScene $scene, string $id): FlatScene
+    {
+        $plate = $scene->strips[$id] ?? null;
+        if ($plate === null || $plate['kind'] !== 'plate') {
+            throw new SceneError('form', 'only a plate has a form');
+        }
+        $values = FlatScene::fields($plate['values'] ?? []);
+        $own = FlatScene::fields($values['bearing'] ?? []);
+        $strip = Registry::kinds()->strip('plate', 'kind');
+        $bearing = $own === [] ? null : $strip::from(Values::read($strip::parameters(), $values, 'values'));
+        $light = $bearing instanceof Pictured ? $bearing->bearing() : null;
+        $masks = array_filter(FlatScene::fields($plate['masks'] ?? []), static fn (mixed $mask): bool => is_array($mask) && ($mask['on'] ?? '') === 'plate');
+
+        return new FlatScene($scene->scene, [['behind', null], [$id, null], ['grey', null], ['key', null]], [
+            'behind' => ['id' => 'behind', 'kind' => 'fill', 'mode' => 'normal', 'amount' => 100, 'values' => ['colour' => self::VEIL]],
+            $id => ['amount' => 100, 'muted' => false, 'masks' => array_values($masks)] + array_diff_key($plate, ['confinedTo' => true]),
+            'grey' => ['id' => 'grey', 'kind' => 'fill', 'mode' => 'normal', 'amount' => 100, 'confinedTo' => $id, 'values' => ['colour' => self::IN_SHADE]],
+            'key' => ['id' => 'key', 'kind' => 'key light', 'mode' => 'illuminate', 'level' => self::LIT, 'values' => ['of' => $id, 'wrap' => 0, 'gloss' => 0, 'colour' => ['swatch' => '#ffffff'], 'azimuth' => $light->azimuth ?? 135.0, 'elevation' => $light->elevation ?? 35.0]],
         ]);
     }
 

@@ -9,6 +9,8 @@ use App\Models\Scene;
 use App\Render\Pool\Dropped;
 use App\Render\Pool\Priority;
 use App\Render\Pool\Ticket;
+use App\Scenes\FlatScene;
+use Aumbrel\Core\Body\OwnLight;
 use Illuminate\Support\Str;
 
 /** What is read off a plate as a whole, by a render process. */
@@ -28,6 +30,21 @@ final readonly class PlateStudies
     public function grain(Scene $scene, string $strip): mixed
     {
         return $this->asked($scene, RenderRequest::GRAIN, $strip);
+    }
+
+    /**
+     * The light that a plate brings along.
+     *
+     * @throws NotPossible when that cannot be told
+     */
+    public function ownLight(Scene $scene, string $strip): OwnLight
+    {
+        $found = FlatScene::fields($this->asked($scene, RenderRequest::OWN_LIGHT, $strip));
+        if (! is_array($found['numbers'] ?? null)) {
+            throw new NotPossible('strip', is_string($found['why'] ?? null) ? $found['why'] : 'Nothing was found.');
+        }
+
+        return OwnLight::ofNumbers(array_map(static fn (mixed $number): float => is_numeric($number) ? (float) $number : 0.0, array_values($found['numbers'])));
     }
 
     /** @param  list<float>  $numbers */

@@ -30,6 +30,9 @@ final readonly class RenderRequest
 
     public const LIKENESS = 'likeness';
 
+    /** The light that the plate which is named first brings along; as JSON. */
+    public const OWN_LIGHT = 'own light';
+
     /** The picture with one strip in each of the modes that it can be mixed in. */
     public const MODES = 'modes';
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 use Aumbrel\Core\Body\ChamferPlane;
 use Aumbrel\Core\Body\NormalPass;
+use Aumbrel\Core\Body\OwnLight;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Light\Relit;
 use Aumbrel\Core\Raster\Membrane;
 use Aumbrel\Core\Reading\Reading;
 use Aumbrel\Core\Reading\Readings;
@@ -300,3 +302,42 @@ it('shades the edge of a plate toward the light and away from it, and nothing fu
         // in a window of it the same
         ->and($at($shown([], new Window(30, 40, 60, 50)), 6, 20, 60))->toEqualWithDelta($at($seen, 36, 60), 1e-6);
 });
+
+/** The ball lit from one side, with as much light from everywhere, as a picture. */
+function litBall(array $light, float $ambient, array $albedo = [0.5, 0.4, 0.3]): Flat
+{
+    return ball(function (int $x, int $y) use ($light, $ambient, $albedo): array {
+        [$nx, $ny] = [($x + 0.5 - 80.3) / 64, (79.6 - $y - 0.5) / 64];
+        $normal = [$nx, $ny, sqrt(max(0.0, 1 - $nx ** 2 - $ny ** 2))];
+        $shade = $ambient + (1 - $ambient) * max(0.0, dotOf($normal, $light));
+
+        return array_map(fn (float $part): int => (int) round(255 * Srgb::encode($part * $shade)), $albedo);
+    });
+}
+
+it('gives the plate back when its own light is exchanged for one from where it came', function (array $plate): void {
+    $picture = ['lit' => litBall(towardLight(150, 25), 0.2)];
+    $known = ['bearing' => ['by' => 'sphere', 'azimuth' => 150, 'elevation' => 25]];
+    $before = lit([], $plate + $known, $picture, colour: 'lit');
+    // what the action would put there is read off the plate
+    $scene = Scene::read(['aumbrel' => 2, 'title' => 'Relit', 'size' => [240, 200], 'strips' => [Rendering::plate('black', ['id' => 'ground']), Rendering::plate('lit', ['id' => 'ball', 'values' => ['place' => [40, 20], ...$plate, ...$known]])]], Registry::kinds());
+    $pictures = ['black' => new Flat(240, 200, fn (): array => [0, 0, 0]), ...$picture];
+    $own = Rendering::renderer($pictures)->ownLight($scene, 'ball');
+    $toward = $scene->find('ball')->kind->bearing();
+    expect($own)->toBeInstanceOf(OwnLight::class)->and($own->ambient)->toEqualWithDelta(0.2, 0.03);
+    $relit = ['id' => 'key', ...Relit::light('ball', $own, $toward)];
+    $after = lit([$relit], $plate + $known + Relit::plate(), $picture, colour: 'lit');
+    $evened = lit([], $plate + $known + Relit::plate(), $picture, colour: 'lit');
+    $covered = lit([], $plate, ['lit' => ball(fn (): array => [255, 255, 255])], colour: 'lit');
+    $worst = $changed = 0.0;
+    for ($y = 22; $y < 198; $y += 3) {
+        for ($x = 2; $x < 238; $x += 3) {
+            // at its edge a light on it takes the share of it that is there
+            foreach ($covered($x, $y)[0] > 0.999 ? [0, 1, 2] : [] as $k) {
+                $worst = max($worst, abs(Srgb::encode($after($x, $y)[$k]) - Srgb::encode($before($x, $y)[$k])));
+                $changed = max($changed, abs(Srgb::encode($evened($x, $y)[$k]) - Srgb::encode($before($x, $y)[$k])));
+            }
+        }
+    }
+    expect(255 * $worst)->toBeLessThan(1.0)->and(255 * $changed)->toBeGreaterThan(60.0);
+})->with(['as it is' => [[]], 'mirrored and turned' => [['mirrored' => true, 'turn' => 20, 'place' => [120, 100], 'pivot' => [80, 80]]], 'with detail' => [['detail' => 40]], 'smaller' => [['scale' => 0.6]]]);

@@ -6,6 +6,7 @@ namespace Tests\Support;
 
 use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Bearing\LitBody;
+use Closure;
 
 /** Lambertian bodies under a known light, ray by ray from their formulas; for checking estimates. */
 final class Bodies
@@ -24,6 +25,7 @@ final class Bodies
             'blob' => array_map(static fn (): array => [$random(-0.35, 0.35), $random(-0.35, 0.35), $random(-0.2, 0.2), $random(0.28, 0.5)], range(1, 5)),
         };
         $stretch = $kind === 'ellipsoid' ? [$random(0.55, 1.1), $random(0.55, 1.1), $random(0.55, 1.1), $random(0, M_PI)] : [1.0, 1.0, 1.0, 0.0];
+        $field = self::melted($balls, $stretch);
         $l = $light->vector();
         $second = (new Bearing($random(-180, 180), $random(-20, 60)))->vector();
         $waves = array_map(static fn (): array => [$random(-14, 14), $random(-14, 14), $random(-14, 14), $random(0, 6.28)], range(1, 6));
@@ -31,7 +33,7 @@ final class Bodies
         $brightness = $alpha = [];
         for ($row = 0; $row < $size; $row++) {
             for ($column = 0; $column < $size; $column++) {
-                $hit = self::hit(($column + 0.5) / $size * 2 - 1, 1 - ($row + 0.5) / $size * 2, $balls, $stretch);
+                $hit = self::hit(($column + 0.5) / $size * 2 - 1, 1 - ($row + 0.5) / $size * 2, $field);
                 if ($hit === null) {
                     $brightness[] = 0.0;
                     $alpha[] = 0.0;
@@ -60,17 +62,18 @@ final class Bodies
     }
 
     /**
-     * The foremost point of a ray along z, and its normal.
+     * Balls that melt into one another, or one that is stretched: the distance to their surface.
      *
      * @param  list<array{float, float, float, float}>  $balls
      * @param  array{float, float, float, float}  $stretch
-     * @return array{array{float, float, float}, array{float, float, float}}|null
+     * @return Closure(float, float, float): float
      */
-    private static function hit(float $x, float $y, array $balls, array $stretch): ?array
+    public static function melted(array $balls, array $stretch = [1.0, 1.0, 1.0, 0.0]): Closure
     {
         [$sx, $sy, $sz, $turn] = $stretch;
         [$c, $s] = [cos($turn), sin($turn)];
-        $field = static function (float $x, float $y, float $z) use ($balls, $sx, $sy, $sz, $c, $s): float {
+
+        return static function (float $x, float $y, float $z) use ($balls, $sx, $sy, $sz, $c, $s): float {
             [$u, $v, $w] = [($c * $x + $s * $y) / $sx, (-$s * $x + $c * $y) / $sy, $z / $sz];
             if (count($balls) === 1) {
                 return sqrt($u * $u + $v * $v + $w * $w) - $balls[0][3];
@@ -82,6 +85,16 @@ final class Bodies
 
             return -log($sum) / 12;
         };
+    }
+
+    /**
+     * The foremost point of a ray along z, and its normal.
+     *
+     * @param  Closure(float, float, float): float  $field  the distance to a surface, near enough for marching
+     * @return array{array{float, float, float}, array{float, float, float}}|null
+     */
+    public static function hit(float $x, float $y, Closure $field): ?array
+    {
         $z = 1.2;
         for ($step = 0; $step < 60; $step++) {
             $distance = $field($x, $y, $z) * 0.6;

@@ -43,6 +43,7 @@ final class LookAt extends FormRequest
             'mask' => 'sometimes|nullable|string|max:40',
             'over' => 'sometimes|boolean',
             'tint' => 'sometimes|nullable|string|max:40',
+            'form' => 'sometimes|nullable|string|max:40',
             'as' => ['sometimes', Rule::enum(Shown::class)],
             'alone' => 'sometimes|nullable|string|max:40',
         ];
@@ -113,9 +114,9 @@ final class LookAt extends FormRequest
         /** @var list<string> $solo */
         $solo = array_values($this->array('solo'));
 
-        $tint = $this->input('tint');
+        [$tint, $form] = [$this->input('tint'), $this->input('form')];
 
-        return new Look($this->boolean('before'), $solo, is_string($tint) ? $tint : null);
+        return new Look($this->boolean('before'), $solo, is_string($tint) ? $tint : null, is_string($form) ? $form : null);
     }
 
     /**

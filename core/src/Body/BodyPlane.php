@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Body;
 
+use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Window;
@@ -13,6 +14,7 @@ use Aumbrel\Core\Picture\Pixels;
 use Aumbrel\Core\Raster\Gaussian;
 use Aumbrel\Core\Raster\Margin;
 use Aumbrel\Core\Seen\SeenPlate;
+use Closure;
 
 /**
  * Which way a plate's surface faces at every pixel of a window, as the scene sees it: x to the right, y up, and whatever is left
@@ -78,6 +80,20 @@ final readonly class BodyPlane implements Plane
         return $packed;
     }
 
+    /** The light that the plate brings along; null when that is not known. */
+    public function ownLight(): ?OwnLightPlane
+    {
+        return $this->body->ownLight();
+    }
+
+    /** Where that comes from, turned and mirrored as the body is; null when that is not known. */
+    public function lightSeen(): ?Bearing
+    {
+        $own = $this->body->light;
+
+        return ($own !== null && $this->placement->mirrored ? $own->mirrored() : $own)?->turned(rad2deg($this->turn()));
+    }
+
     /** How far it is turned against its picture, counter-clockwise; in perspective by what is nearest to a turn. */
     private function turn(): float
     {
@@ -100,6 +116,7 @@ final readonly class BodyPlane implements Plane
     {
         $dome = $this->body->outline === null ? null : new DomePlane($this->body->outline);
         $values = $dome === null ? [] : $planes->numbers($dome);
+        $bent = $this->bent($planes);
         $normals = $this->normals === null ? null : new Pixels($planes->pixels($this->normals), $this->normals->bits());
         [$reds, $greens, $blues] = $normals?->channels() ?? [[], [], []];
         $upward = $normals === null || ($this->body->form->upward ?? ($this->body->normals === null || NormalPass::growsUpward($this->body->normals)));
@@ -135,13 +152,45 @@ final readonly class BodyPlane implements Plane
                 $a = 3 * ($v0 * $columns + $u0);
                 $c = $a + 3 * $columns;
                 [$w00, $w10, $w01, $w11] = [(1 - $fu) * (1 - $fv), $fu * (1 - $fv), (1 - $fu) * $fv, $fu * $fv];
-                yield $at => [
+                $normal = [
                     -$round * ($w00 * $values[$a + 1] + $w10 * $values[$a + 4] + $w01 * $values[$c + 1] + $w11 * $values[$c + 4]),
                     $round * ($w00 * $values[$a + 2] + $w10 * $values[$a + 5] + $w01 * $values[$c + 2] + $w11 * $values[$c + 5]),
                     2 * sqrt(max(0.0, $w00 * $values[$a] + $w10 * $values[$a + 3] + $w01 * $values[$c] + $w11 * $values[$c + 3])) + 1e-6,
                 ];
+                yield $at => $bent === null ? $normal : $bent($normal, $px, $py);
             }
         }
+    }
+
+    /**
+     * Bends a normal at a place of the plate's picture by the shading that is seen there.
+     *
+     * @return (Closure(array{float, float, float}, float, float): array{float, float, float})|null null where nothing bends it
+     */
+    private function bent(Planes $planes): ?Closure
+    {
+        $bending = $this->body->bending();
+        $numbers = $bending === null ? [] : $planes->numbers($bending);
+        if ($bending === null || $this->body->light === null || count($numbers) === OwnLight::NUMBERS) {
+            return null;
+        }
+        [$toward, $weight] = [$this->body->light->vector(), OwnLight::ofNumbers($numbers)->bent];
+        [$columns, $rows, $unit] = [$bending->size->columns, $bending->size->rows, 1 / 2 ** $bending->size->level];
+
+        return static function (array $normal, float $x, float $y) use ($numbers, $toward, $weight, $columns, $rows, $unit): array {
+            $u = min($columns - 1.001, max(0.0, $x * $unit - 0.5));
+            $v = min($rows - 1.001, max(0.0, $y * $unit - 0.5));
+            [$u0, $v0] = [(int) $u, (int) $v];
+            [$fu, $fv] = [$u - $u0, $v - $v0];
+            $at = OwnLight::NUMBERS + $v0 * $columns + $u0;
+            $least = min($numbers[$at], $numbers[$at + 1], $numbers[$at + $columns], $numbers[$at + $columns + 1]);
+            $seen = $least < 0.0 ? $least : (1 - $fv) * ((1 - $fu) * $numbers[$at] + $fu * $numbers[$at + 1]) + $fv * ((1 - $fu) * $numbers[$at + $columns] + $fu * $numbers[$at + $columns + 1]);
+            /** @var array{float, float, float} $normal */
+            [$nx, $ny, $nz] = $normal;
+            $length = sqrt($nx * $nx + $ny * $ny + $nz * $nz);
+
+            return Bending::of([$nx / $length, $ny / $length, $nz / $length], $toward, $seen, $weight);
+        };
     }
 
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Body;
 
-/** How a plate's form is made: of its outline, of its own tones, or of a picture of its normals. */
+/** How a plate's form is made: of its outline, of its own tones and shading, or of a picture of its normals. */
 final readonly class Form
 {
     /**
@@ -14,6 +14,8 @@ final readonly class Form
      * @param  string|null  $normals  the plain name of the picture of its normals
      * @param  bool|null  $upward  whether green grows upward in that; null for as it seems
      * @param  string|null  $occlusion  the plain name of the picture of how open it is to the sky
+     * @param  bool  $bends  whether it is bent by its own shading, where it is known where its light comes from
+     * @param  float|null  $ambient  how much of that light has no direction, 0..1; null for what is read off it
      */
     public function __construct(
         public float $roundness = 1.0,
@@ -22,6 +24,8 @@ final readonly class Form
         public ?string $normals = null,
         public ?bool $upward = null,
         public ?string $occlusion = null,
+        public bool $bends = true,
+        public ?float $ambient = null,
     ) {
     }
 

@@ -25,6 +25,22 @@ final class Normals
         return (int) ($x * $unit + self::HALF + 0.5) << 16 | (int) ($y * $unit + self::HALF + 0.5);
     }
 
+    /**
+     * @param  list<int>  $packed
+     * @return array{list<float>, list<float>, list<float>} x, y, z
+     */
+    public static function unpacked(array $packed): array
+    {
+        $xs = $ys = $zs = [];
+        foreach ($packed as $normal) {
+            $xs[] = $x = (($normal >> 16 & 65535) - self::HALF) / self::UNIT;
+            $ys[] = $y = (($normal & 65535) - self::HALF) / self::UNIT;
+            $zs[] = sqrt(max(0.0, 1 - $x * $x - $y * $y));
+        }
+
+        return [$xs, $ys, $zs];
+    }
+
     /** Writes the normal of the current pixel of a plane of them into three variables. */
     public static function write(KernelWriter $kernel, Plane $plane, string $x, string $y, string $z): void
     {

@@ -78,6 +78,9 @@ interface Pictured extends StripKind
     /** How its bearing was found, in its own picture; null when it is not known. */
     public function found(): ?FoundBearing;
 
+    /** How far its own light is taken down, 0..1. */
+    public function evened(): float;
+
     /** Where its light comes from as the scene sees it: mirrored and turned with it; null when it is not known. */
     public function bearing(): ?Bearing;
 

@@ -50,7 +50,4 @@ interface Site extends Surroundings
 
     /** The picture that lies below the strip. */
     public function beneath(): Beneath;
-
-    /** The strip's own id. */
-    public function id(): string;
 }

@@ -10,6 +10,9 @@ use Aumbrel\Core\Stage\Stage;
 /** What a strip can know of itself on the desk and of the other strips without anything being rendered. */
 interface Surroundings
 {
+    /** The strip's own id. */
+    public function id(): string;
+
     public function mode(): BlendMode;
 
     /** Stops, for lights; 0 otherwise. */

@@ -7,7 +7,6 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\LightColour;
-use Aumbrel\Core\Kind\Directed;
 use Aumbrel\Core\Kind\Drive;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\Family;
@@ -19,6 +18,7 @@ use Aumbrel\Core\Kind\Placed;
 use Aumbrel\Core\Kind\PlacedPlate;
 use Aumbrel\Core\Kind\Proposal;
 use Aumbrel\Core\Kind\Proposes;
+use Aumbrel\Core\Kind\Shapely;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Stage\Lamp;
@@ -32,7 +32,7 @@ use Aumbrel\Core\Value\Values;
  * Light on the body of a plate: f = max(0, (n.l + k)/(1 + k)), n the way its surface faces, l the way to the light, k the wrap;
  * and its gloss, by the half vector (normalised Blinn-Phong: Akenine-Möller, Haines, Hoffman, *Real-Time Rendering*).
  */
-final class KeyLight implements Directed, Driven, Proposes
+final class KeyLight implements Driven, Proposes, Shapely
 {
     use ByBearing;
     use OnBody;

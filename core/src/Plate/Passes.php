@@ -68,7 +68,7 @@ final readonly class Passes
                 self::DOWN => false,
                 default => null,
             },
-            $values->optionalText('occlusion'),
+            $values->optionalText('occlusion'), $values->toggle('bends'), $values->optionalNumber('ambient') === null ? null : $values->number('ambient') / 100,
         );
 
         return new self($depth === null ? null : new DepthPass($depth, $values->number('depthNear'), $values->number('depthFar'), $values->text('depthEnds') === self::WHITE, $values->toggle('depthInverse')), $form);

@@ -30,6 +30,7 @@ use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Stance;
+use Aumbrel\Core\Kind\Surroundings;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Seen\DepthPass;
 use Aumbrel\Core\Seen\PlatePlane;
@@ -71,6 +72,7 @@ final readonly class Plate implements Pictured
         private bool $receives,
         private ?float $distance,
         private Passes $passes,
+        private Evening $evening,
         private array $own,
     ) {
     }
@@ -113,6 +115,7 @@ final readonly class Plate implements Pictured
             NumberValue::optional('distance', 'Distance', 'placing', Unit::Factor, 0.05, 1000, 'where it stands', 0.1)->says('How far away it is, in distances of the floor\'s nearest row: haze covers it by that'),
             LineValue::optional('horizon', 'Horizon', 'placing', 'not drawn'),
             ...Passes::parameters(),
+            ...Evening::parameters(),
             ...BaseTone::parameters(),
             ...Edge::parameters(),
             BearingValue::optional('bearing', 'Bearing', 'direction', 'not known'),
@@ -124,7 +127,7 @@ final readonly class Plate implements Pictured
         return new self($values->text('picture'), new Placement(
             $values->object('place', Point::class), $values->object('pivot', Point::class), $values->number('scale'), $values->number('turn'), $values->toggle('mirrored'),
         ), $values->optional('fit', Corners::class), BaseTone::from($values), Edge::from($values), $values->optional('horizon', Line::class), $values->optional('bearing', FoundBearing::class),
-            Stance::tryFrom($values->optionalText('stance') ?? ''), $values->optional('feet', Feet::class), $values->number('gap'), $values->toggle('receives'), $values->optionalNumber('distance'), Passes::from($values), $values->toArray());
+            Stance::tryFrom($values->optionalText('stance') ?? ''), $values->optional('feet', Feet::class), $values->number('gap'), $values->toggle('receives'), $values->optionalNumber('distance'), Passes::from($values), Evening::from($values), $values->toArray());
     }
 
     public function picture(): string
@@ -135,6 +138,11 @@ final readonly class Plate implements Pictured
     public function found(): ?FoundBearing
     {
         return $this->bearing;
+    }
+
+    public function evened(): float
+    {
+        return $this->bearing === null ? 0.0 : $this->evening->amount;
     }
 
     public function stance(): ?Stance
@@ -246,7 +254,27 @@ final readonly class Plate implements Pictured
     {
         $seen = $site->seen($site->id());
 
-        return $seen === null ? [] : [new Layer($site->mode(), $seen->opaque() ? new Everywhere : new PlateAlpha($seen), new PlateTint($seen, $this->tone), new Amount($site->amount()))];
+        return $seen === null ? [] : [new Layer($site->mode(), $seen->opaque() ? new Everywhere : new PlateAlpha($seen), new PlateTint($seen, $this->tone, $this->evenedOut($site)), new Amount($site->amount()))];
+    }
+
+    public function problem(Surroundings $around): ?string
+    {
+        return match (true) {
+            $this->evening->isNone() => null,
+            $this->bearing === null => 'Its light cannot be taken down as long as it is not known where it comes from: estimate its bearing, or set it by hand.',
+            ! $around->hasOutline($around->id()) && $this->passes->form->normals === null => 'Its light cannot be taken down: it is not cut out and has no normals, so nothing tells its form.',
+            default => null,
+        };
+    }
+
+    /** Null as long as nothing of its light is taken down, or it is not known. */
+    private function evenedOut(Site $site): ?Evened
+    {
+        $body = $this->evening->isNone() ? null : $site->body($site->id());
+        [$light, $toward, $seen] = [$body?->ownLight(), $body?->lightSeen(), $site->seen($site->id())];
+
+        return $body === null || $light === null || $toward === null || $seen === null ? null
+            : new Evened($body, $light, $toward, $this->evening, new CalmedPlane($seen->key(), static fn (Window $window): ?SeenPlate => $site->seen($site->id(), $window), $this->placement->scale, $site->window()));
     }
 
     public function seen(PictureSource $picture, array $masks, Window $window): SeenPlate

@@ -11,23 +11,24 @@ use Aumbrel\Core\Kind\Tint;
 use Aumbrel\Core\Seen\PlateWords;
 use Aumbrel\Core\Seen\SeenPlate;
 
-/** A plate's colours at its base exposure. */
+/** A plate's colours, evened out, and then at its base exposure. */
 final readonly class PlateTint implements Tint
 {
-    public function __construct(private SeenPlate $plate, private BaseTone $tone)
+    public function __construct(private SeenPlate $plate, private BaseTone $tone, private ?Evened $evened = null)
     {
     }
 
     public function write(KernelWriter $kernel, BlendMode $mode): array
     {
         $colour = PlateWords::colour($kernel, $this->plate);
-        if ($this->tone->isNone()) {
+        if ($this->isDirect()) {
             return $colour;
         }
         $toned = [$kernel->variable('red'), $kernel->variable('green'), $kernel->variable('blue')];
         foreach ($toned as $at => $channel) {
             $kernel->line("{$channel} = {$colour[$at]};");
         }
+        $this->evened?->write($kernel, $toned);
         $this->tone->write($kernel, $toned);
 
         return $toned;
@@ -35,7 +36,7 @@ final readonly class PlateTint implements Tint
 
     public function isDirect(): bool
     {
-        return $this->tone->isNone();
+        return $this->tone->isNone() && $this->evened === null;
     }
 
     public function isLight(BlendMode $mode): bool
@@ -50,6 +51,6 @@ final readonly class PlateTint implements Tint
 
     public function mayExceed(): bool
     {
-        return $this->tone->mayExceed();
+        return $this->evened !== null || $this->tone->mayExceed();
     }
 }

@@ -11,6 +11,7 @@ use Aumbrel\Core\Color\Oklab;
 use Aumbrel\Core\Kind\Directed;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\OneTone;
+use Aumbrel\Core\Kind\Shapely;
 use Aumbrel\Core\Scene\Hanging;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
@@ -48,7 +49,7 @@ final readonly class Agreement
         $readings = [];
         foreach ($this->scene->everyStrip() as $strip) {
             if (! $strip->muted) {
-                array_push($readings, ...array_filter([$this->away($strip), $this->ownColour($strip), $this->besideSource($strip), $this->neutral($strip)]));
+                array_push($readings, ...array_filter([$this->away($strip), $this->elsewhere($strip), $this->ownColour($strip), $this->besideSource($strip), $this->neutral($strip)]));
             }
         }
 
@@ -78,6 +79,30 @@ final readonly class Agreement
             "away {$strip->id}", 'away', [$strip->id], sprintf('%s lies on the side away from every light: the nearest, %s, is %.0f° off.', $strip->name, $nearest[0], $nearest[2]),
             'What faces away from every light is not lit.', round($nearest[2], 1), '°', null,
             [new Mend('turn to the light', "Turn it to {$nearest[0]}", $strip->id, $kind->turnedTo($nearest[1], $from, $this->scene->stage)), new Mend(Mend::ACCEPT, 'It is meant')],
+        );
+    }
+
+    /** A light on a plate's form that comes from nowhere near any source. */
+    private function elsewhere(Strip $strip): ?Reading
+    {
+        $kind = $strip->kind;
+        $sources = array_filter($this->scene->sources, static fn (SceneSource $source): bool => ! $source->muted);
+        if (! $kind instanceof Shapely || $strip->source !== null || $kind->lights() === null || $sources === [] || $this->away($strip) !== null) {
+            return null;
+        }
+        $from = $this->hanging->footings->of($kind->lights());
+        $own = $kind->bearingFrom($from, $this->scene->stage);
+        $angles = array_map(fn (SceneSource $source): float => $own->angleTo($source->kind->bearingFrom($from, $this->scene->stage->camera)), $sources);
+        $at = array_search(min($angles), $angles, true);
+        if ($angles[$at] <= Disagreement::TOLERATED) {
+            return null;
+        }
+        $source = $sources[$at];
+
+        return new Reading(
+            "elsewhere {$strip->id}", 'elsewhere', [$strip->id], sprintf('%s comes from elsewhere than %s: %.0f° off.', $strip->name, $source->name, $angles[$at]),
+            'What stands in one light is lit by it.', round($angles[$at], 1), '°', null,
+            [new Mend('turn to the source', "Turn it to {$source->name}", $strip->id, $kind->turnedTo($source->kind->bearingFrom($from, $this->scene->stage->camera), $from, $this->scene->stage)), new Mend(Mend::ACCEPT, 'It is meant')],
         );
     }
 

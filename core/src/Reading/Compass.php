@@ -10,6 +10,7 @@ use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Directed;
 use Aumbrel\Core\Kind\Pictured;
+use Aumbrel\Core\Kind\Shapely;
 use Aumbrel\Core\Scene\Footings;
 use Aumbrel\Core\Scene\Hanging;
 use Aumbrel\Core\Scene\Measures;
@@ -21,6 +22,9 @@ use Aumbrel\Core\Stage\SceneSource;
 /** Where the light of every plate, of every light and of every source comes from, and who disagrees with whom. */
 final readonly class Compass
 {
+    /** A mirrored plate whose light is off by less is better than one that is relit, degrees. */
+    private const MIRRORED = 25.0;
+
     /** @var list<Sight> plates, back to front, then lights, then sources */
     public array $sights;
 
@@ -48,10 +52,39 @@ final readonly class Compass
                 $lights[] = $sight;
             }
         }
+        $plates = array_map(fn (Sight $plate): Sight => $this->evened($plate, $lights), $plates);
         $from = $plates === [] ? $this->subject($all) : array_key_last($plates);
         $sources = array_map(fn (SceneSource $source): Sight => $this->source($source, $from === null ? null : (string) $from), $scene->sources);
         $this->sights = [...array_values($plates), ...$lights, ...$sources];
         $this->pairs = self::pairs($plates, $lights);
+    }
+
+    /**
+     * A plate whose own light was taken down: that counts for less, and the strongest light that its form answers takes its place.
+     *
+     * @param  list<Sight>  $lights
+     */
+    private function evened(Sight $plate, array $lights): Sight
+    {
+        $kind = $this->scene->find($plate->strip)?->kind;
+        $amount = $kind instanceof Pictured ? $kind->evened() : 0.0;
+        if ($amount <= 0.0) {
+            return $plate;
+        }
+        $key = null;
+        foreach ($lights as $light) {
+            $strip = $light->of === $plate->strip ? $this->scene->find($light->strip) : null;
+            if ($strip?->kind instanceof Shapely && ($key === null || $strip->level > $key[1])) {
+                $key = [$light, $strip->level];
+            }
+        }
+        if ($key === null) {
+            return $plate->as($plate->bearing, $plate->spread + $amount * (180 - $plate->spread), (1 - $amount) * $plate->confidence);
+        }
+        [$own, $new] = [$plate->bearing->vector(), $key[0]->bearing->vector()];
+        $between = array_map(static fn (float $one, float $other): float => $one + $amount * ($other - $one), $own, $new);
+
+        return $plate->as(array_sum(array_map(abs(...), $between)) < 1e-6 ? $key[0]->bearing : Bearing::toward(...$between), (1 - $amount) * $plate->spread, $plate->confidence, $amount > 0.5 ? $key[0]->name : null);
     }
 
     /**
@@ -64,6 +97,10 @@ final readonly class Compass
     public function turning(string $id, Bearing $bearing): array
     {
         $strip = $this->scene->find($id) ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
+        $relitBy = $this->sight($id)?->relitBy;
+        if ($relitBy !== null) {
+            throw new SceneError('turn', "{$strip->name} is relit: turn {$relitBy}");
+        }
         if ($strip->kind instanceof Pictured) {
             return $strip->kind->litFrom($bearing);
         }
@@ -77,6 +114,33 @@ final readonly class Compass
         }
 
         return $strip->kind->turnedTo($bearing, $from, $this->scene->stage);
+    }
+
+    /** Where the light of a plate should come from: from the scene's source, as seen from it; or as on the lowest other plate whose light is known. Null where nothing tells. */
+    public function wantedFor(string $plate): ?Bearing
+    {
+        foreach ($this->scene->sources as $source) {
+            if (! $source->muted) {
+                return $source->kind->bearingFrom($this->footings->of($plate), $this->scene->stage->camera);
+            }
+        }
+        foreach ($this->sights as $sight) {
+            if (! $sight->isLight && $sight->strip !== $plate) {
+                return $sight->bearing;
+            }
+        }
+
+        return null;
+    }
+
+    /** How far off the scene's light a plate's own would be if it were mirrored, degrees; null where that would not do. */
+    public function mirroredIsOff(string $plate): ?float
+    {
+        $kind = $this->scene->find($plate)?->kind;
+        [$own, $wanted] = [$kind instanceof Pictured ? $kind->bearing() : null, $this->wantedFor($plate)];
+        $off = $own === null || $wanted === null ? INF : $own->mirrored()->angleTo($wanted);
+
+        return $own !== null && $wanted !== null && $off < self::MIRRORED && $off < $own->angleTo($wanted) ? round($off, 1) : null;
     }
 
     /**

@@ -117,7 +117,7 @@ final readonly class Readings
         $subject = $pair->other->isLight ? $pair->plate : $pair->other;
         $rest = $subject === $pair->plate ? $pair->other : $pair->plate;
         $strip = $this->scene->find($subject->strip);
-        if ($strip !== null && $strip->kind instanceof Pictured) {
+        if ($strip !== null && $strip->kind instanceof Pictured && $subject->relitBy === null) {
             $values = $strip->kind->mirroring();
             $after = $strip->kind->bearingWith($values);
             $angle = $after?->angleTo($rest->bearing) ?? INF;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
+use Aumbrel\Core\Body\OwnLight;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
@@ -173,6 +174,27 @@ final class Renderer
         [$before, $after] = [$apart(false), $apart(true)];
 
         return $before === null || $after === null ? null : ['before' => $before, 'after' => $after];
+    }
+
+    /**
+     * The light that a plate brings along.
+     *
+     * @return OwnLight|string or why that cannot be told, in a sentence
+     *
+     * @throws SceneError when there is no such strip
+     */
+    public function ownLight(Scene $scene, string $id): OwnLight|string
+    {
+        $lit = $this->lit($scene);
+        $plate = $lit->under($id)[1]->kind;
+        $light = $plate instanceof Pictured ? $this->sites($lit, Window::whole(1, 1))->body($id)?->ownLight() : null;
+
+        return match (true) {
+            $light !== null => OwnLight::ofNumbers($this->planes->numbers($light)),
+            ! $plate instanceof Pictured => 'Only a plate brings a light along.',
+            $plate->found() === null => 'It is not known where its light comes from: estimate its bearing, or set it by hand.',
+            default => 'It is not cut out and has no normals, so nothing tells its form.',
+        };
     }
 
     /**

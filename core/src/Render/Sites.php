@@ -150,7 +150,7 @@ final class Sites
         }
         $form = $plate->form();
         $normals = $form->normals === null ? null : $this->picture($form->normals);
-        $body = new PlateBody($lying->picture, $this->outline($id), $form, $normals);
+        $body = new PlateBody($lying->picture, $this->outline($id), $form, $normals, $plate->found()?->bearing);
         $margin = BodyPlane::margin($body, $lying->placement, $this->window);
 
         return new BodyPlane($body, $lying->placement, $seen, $this->window, $normals === null ? null : $this->pass($id, (string) $form->normals), $margin === 0 ? null : $this->seen($id, $this->window->padded($margin)));

@@ -31,11 +31,6 @@ final readonly class StripSite implements Site
     {
     }
 
-    public function id(): string
-    {
-        return $this->strip->id;
-    }
-
     public function window(): Window
     {
         return $this->sites->window;

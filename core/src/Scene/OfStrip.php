@@ -15,6 +15,11 @@ trait OfStrip
 
     abstract private function scene(): Scene;
 
+    public function id(): string
+    {
+        return $this->strip()->id;
+    }
+
     public function mode(): BlendMode
     {
         return $this->strip()->mode;

@@ -1,4 +1,4 @@
-import type { Changes, ColourStop, Export, KeptRamp, KeptTip, Noticed, Outlines, PlaceValues, Point, Reading, Scene, SceneCard, ScopeCounts, StageLines, Stop, ToneStop, Values } from './types';
+import type { Changes, ColourStop, Export, KeptRamp, KeptTip, Noticed, Outlines, OwnLight, PlaceValues, Point, Reading, Scene, SceneCard, ScopeCounts, StageLines, Stop, ToneStop, Values } from './types';
 
 /** Something that the server would not do, in its words. */
 export class Refused extends Error {
@@ -150,6 +150,8 @@ export type Looked = {
     over: boolean;
     /** a plate whose cut-out is judged under a tint */
     tint: string | null;
+    /** a plate whose form is seen, in grey */
+    form: string | null;
     /** how it is shown, and the strip of which only what it adds is wanted */
     as: 'colours' | 'values' | 'clipping' | 'passing';
     alone: string | null;
@@ -245,6 +247,8 @@ export const api = {
     values: (id: string, of: { at: Point; width: number; view: string; number: number }) => json<{ found: PlaceValues | null }>('POST', `scenes/${id}/values`, of).then((reply) => reply.found),
     /** The outline of a plate as it is cut out, in pixels of its picture. */
     outline: (id: string, strip: string) => json<{ rings: Point[][] }>('GET', `scenes/${id}/plates/${strip}/outline`).then((reply) => reply.rings),
+    /** The light that a plate brings along, or why it cannot be told. */
+    ownLight: (id: string, strip: string) => json<{ found: OwnLight | null; why: string | null }>('GET', `scenes/${id}/plates/${strip}/own-light`),
     /** The plates that are seen at a place, the foremost first. */
     platesAt: (id: string, [x, y]: Point) => json<{ plates: string[] }>('POST', `scenes/${id}/plates-at`, { x, y }).then((reply) => reply.plates),
     revision: (id: string) => json<{ revision: number }>('GET', `scenes/${id}/revision`).then((reply) => reply.revision),

@@ -23,18 +23,19 @@ import { HowAlike } from './HowAlike';
 import { LevelField } from './LevelField';
 import { Likeness } from './Likeness';
 import { ModeSheet } from './ModeSheet';
+import { OwnLight } from './OwnLight';
 import { BaseActions, EdgeActions, PlacingActions } from './PlateBench';
 import { SourceBench } from './SourceBench';
 import { StageBench } from './StageBench';
 import { TonesBench } from './TonesBench';
 
-const TITLES: Record<string, string> = { light: 'Light', shadow: 'Shadow', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones', ends: 'Ends', brightness: 'Brightness alone', channels: 'Single channels', body: 'Body' };
+const TITLES: Record<string, string> = { light: 'Light', shadow: 'Shadow', placing: 'Placing', reach: 'Reach', cut: 'Cut', base: 'Base', edge: 'Clean the edge', direction: 'Direction', shells: 'Shells', surroundings: 'Around it', source: 'From its source', along: 'Along it', smoke: 'Smoke', dust: 'Dust', softness: 'Softness', tone: 'Tones', ends: 'Ends', brightness: 'Brightness alone', channels: 'Single channels', body: 'Body', 'own light': 'Own light' };
 
 /** Sections that are folded until they are wanted; among them what is dragged on the picture. */
-const FOLDED = ['placing', 'reach', 'base', 'edge', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone', 'ends', 'brightness', 'channels', 'body'];
+const FOLDED = ['placing', 'reach', 'base', 'edge', 'cut', 'surroundings', 'source', 'along', 'smoke', 'dust', 'softness', 'tone', 'ends', 'brightness', 'channels', 'body', 'own light'];
 
 /** A plate's sections in the order of the work; those of other kinds come as the core names them. */
-const ORDER = ['direction', 'placing', 'base', 'edge', 'body'];
+const ORDER = ['direction', 'own light', 'placing', 'base', 'edge', 'body'];
 
 const ADVICE: Record<Step, string> = {
     Match: 'Drop a picture on the view: it becomes a plate. Cut it out with Paint or Outline, find its bearing, and look at the compass.',
@@ -153,6 +154,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                             <ValueControl key={parameter.name} scene={scene} strip={strip} parameter={parameter} value={values[parameter.name] ?? null} gestures={gestures} hand={handOf(strip, parameter, gestures)} />
                             ),
                         )}
+                    {isPlate && section === 'own light' && <OwnLight scene={scene} strip={strip} gestures={gestures} />}
                     {isPlate && section === 'placing' && <PlacingActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'base' && <BaseActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'edge' && <EdgeActions scene={scene} strip={strip} />}

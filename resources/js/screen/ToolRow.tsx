@@ -8,7 +8,7 @@ import { BrushMore } from './BrushMore';
 import { groundFor, isOfLines, letsAllIn, paintable, paintsOn, paintTarget, type Target } from '../view/tools/target';
 import type { Gestures } from '../session/gestures';
 import { nextOf } from '../session/firstSteps';
-import { everyStrip } from '../session/strips';
+import { everyStrip, plateOf } from '../session/strips';
 import { useWork, work, type Paints, type Seeing, type Tool } from '../session/store';
 
 const TOOLS: { tool: Tool; label: string; key: string }[] = [
@@ -43,7 +43,7 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
             </div>
             <div className="flex shrink-0 items-center gap-2">
                 <Readings scene={scene} gestures={gestures} />
-                <See isChosen={strip !== undefined} />
+                <See isChosen={strip !== undefined} hasForm={plateOf(strip) !== null} />
                 {camera && <span data-testid="zoom" className="font-mono text-[12px] text-quiet">{Math.round(camera.zoom * 100)} %</span>}
                 <button className="rounded-md px-2 text-quiet hover:text-ink" title="Show the whole scene (F)" onClick={() => work.stand(null)}>
                     Whole
@@ -79,6 +79,7 @@ const SEEINGS: [Seeing, string][] = [
     ['alone', 'This strip alone'],
     ['alone in greys', 'This strip in greys'],
     ['passing', 'Tones that pass'],
+    ['form', 'Form of the plate'],
 ];
 
 /** Whether it shows something of the chosen strip. */
@@ -87,14 +88,14 @@ function ofChosen(seeing: Seeing): boolean {
 }
 
 /** How the picture is seen. */
-function See({ isChosen }: { isChosen: boolean }) {
+function See({ isChosen, hasForm }: { isChosen: boolean; hasForm: boolean }) {
     const seeing = useWork((state) => state.seeing);
     return (
         <label className="flex items-center gap-1.5 text-quiet" title="How the picture is seen (V: values, clipping; L: this strip alone)">
             See
             <select className={`h-5 w-[78px] rounded-sm bg-well px-1 ${seeing === 'colours' ? 'text-quiet' : 'text-ink'}`} value={seeing} onChange={(event) => event.target.value !== seeing && work.see(event.target.value as Seeing)}>
                 {SEEINGS.map(([value, words]) => (
-                    <option key={value} value={value} disabled={!isChosen && ofChosen(value)}>
+                    <option key={value} value={value} disabled={value === 'form' ? !hasForm : !isChosen && ofChosen(value)}>
                         {words}
                     </option>
                 ))}

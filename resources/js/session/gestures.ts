@@ -271,6 +271,11 @@ export class Gestures {
         await this.outbox.put(this.of(strip, 'Estimate the bearing', 'estimate-bearing'));
     }
 
+    /** A plate's own light taken down, and a key light from where the scene's comes. */
+    async relight(strip: string): Promise<void> {
+        await this.add(this.of(strip, 'Relight', 'relight'));
+    }
+
     /** About a line, about the upright middle of a plate, or about that of the picture. */
     async mirror(strip: string, about: { plate?: string; line?: [Point, Point] }): Promise<void> {
         await this.outbox.put(this.of(strip, 'Mirror', 'mirror-strip', about));

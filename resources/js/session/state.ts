@@ -13,7 +13,7 @@ export type Paints = 'rough cut' | 'exact mask' | 'what shines' | 'falloff';
 export type PickSettings = { tolerance: number; reach: 'touching' | 'everywhere'; patch: number };
 
 /** As it is, as greys, where it clips; or only what the chosen strip adds, in colour or in greys. */
-export type Seeing = 'colours' | 'values' | 'clipping' | 'alone' | 'alone in greys' | 'passing';
+export type Seeing = 'colours' | 'values' | 'clipping' | 'alone' | 'alone in greys' | 'passing' | 'form';
 
 /** What is picked on the picture: the colour of a light, the tone that a strip acts on, a tone of a curve, or a family of hues. */
 export type Picking = { thing: string; parameter: string } | { tones: string } | { curve: string; parameter: string } | { bands: string } | null;

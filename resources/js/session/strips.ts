@@ -120,3 +120,9 @@ export function isShown(parameter: Parameter, values: Values): boolean {
 export function clamp(value: number, least: number, most: number): number {
     return Math.min(most, Math.max(least, value));
 }
+
+/** The plate that is meant when a strip is chosen: itself, or the one that it lights or is confined to; null without one. */
+export function plateOf(strip: Strip | undefined): string | null {
+    const of = strip?.values.of;
+    return !strip ? null : strip.family === 'plate' ? strip.id : typeof of === 'string' ? of : (strip.confinedTo ?? null);
+}

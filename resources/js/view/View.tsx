@@ -273,6 +273,7 @@ function Seen({ factor, clipped }: { factor: number; clipped: number }) {
         colours: null,
         values: 'Values: the picture in greys',
         clipping: clipped === 1 ? 'Clipping: 1 pixel' : `Clipping: ${clipped.toLocaleString('en')} pixels`,
+        form: 'Its form, in one grey under its own light',
         passing: 'The tones at which this strip acts are white',
         alone: `What this strip adds or takes away${factor > 1 ? `, brightened ${factor.toFixed(1)} times` : ''}`,
         'alone in greys': `How much this strip adds or takes away${factor > 1 ? `, brightened ${factor.toFixed(1)} times` : ''}`,

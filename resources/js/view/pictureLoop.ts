@@ -2,7 +2,7 @@ import { api, Refused, type Frame, type Looked, type PictureHead } from '../api/
 import type { Rect } from '../session/camera';
 
 /** What the view wants to see. */
-export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before' | 'mask' | 'over' | 'tint' | 'as' | 'alone'> & {
+export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before' | 'mask' | 'over' | 'tint' | 'form' | 'as' | 'alone'> & {
     window: Rect;
     /** Picture pixels to a scene pixel at rest, and the most while something moves. */
     scale: number;
@@ -179,6 +179,7 @@ export class PictureLoop {
                     mask: wanted.mask,
                     over: wanted.over,
                     tint: wanted.tint,
+                    form: wanted.form,
                     as: wanted.as,
                     alone: wanted.alone,
                 },

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { api, Refused } from '../api/client';
 import type { Scene } from '../api/types';
 import { restScale, windowOf, type Lens, type Size } from '../session/camera';
-import { everyStrip } from '../session/strips';
+import { everyStrip, plateOf } from '../session/strips';
 import { useWork, work, type Seeing } from '../session/store';
 import { AMBIENT, everySource, STAGE } from '../session/things';
 import { PictureLoop, type Shown } from './pictureLoop';
@@ -29,7 +29,8 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
     const tint = useWork((state) => state.tint);
     const seeing = useWork((state) => state.seeing);
     const chosen = useWork((state) => state.chosen);
-    const { as, alone } = seen(seeing, everyStrip(scene.strips).some((strip) => strip.id === chosen) ? chosen : null);
+    const strip = everyStrip(scene.strips).find((other) => other.id === chosen);
+    const { as, alone, form } = seen(seeing, strip?.id ?? null, plateOf(strip));
     const loop = useRef<PictureLoop | null>(null);
     /** What the last picture at rest was asked of, whether it has come, and the newest revision that looks like it. */
     const asked = useRef<string | null>(null);
@@ -73,7 +74,7 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
         }
         const scale = restScale(lens, looked, globalThis.devicePixelRatio || 1);
         // writing a change down does not change the picture
-        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0, inForce: 0 })), everySource(scene, pending), scene.stage, scene.ambient, pending[STAGE], pending[AMBIENT], scene.white, looked, scale, solo, before, mask, over, tint, as, alone, attempt]);
+        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0, inForce: 0 })), everySource(scene, pending), scene.stage, scene.ambient, pending[STAGE], pending[AMBIENT], scene.white, looked, scale, solo, before, mask, over, tint, form, as, alone, attempt]);
         if (content !== null && content === asked.current) {
             revision.current = scene.revision;
             if (hasCome.current) {
@@ -95,12 +96,13 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
             mask,
             over,
             tint,
+            form,
             as,
             alone,
             moving,
             since: moving ? useWork.getState().movedAt : performance.now(),
         });
-    }, [scene, lens, looked, view, pending, moving, solo, before, mask, over, tint, as, alone, attempt]);
+    }, [scene, lens, looked, view, pending, moving, solo, before, mask, over, tint, form, as, alone, attempt]);
 
     // once the server can be reached again the picture comes by itself
     useEffect(() => {
@@ -119,15 +121,17 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
 }
 
 /** What is asked for when the picture is seen in one way or another. */
-function seen(seeing: Seeing, chosen: string | null): { as: 'colours' | 'values' | 'clipping' | 'passing'; alone: string | null } {
+function seen(seeing: Seeing, chosen: string | null, plate: string | null): { as: 'colours' | 'values' | 'clipping' | 'passing'; alone: string | null; form: string | null } {
     switch (seeing) {
         case 'passing':
-            return chosen === null ? { as: 'colours', alone: null } : { as: 'passing', alone: chosen };
+            return { as: chosen === null ? 'colours' : 'passing', alone: chosen, form: null };
         case 'alone':
-            return { as: 'colours', alone: chosen };
+            return { as: 'colours', alone: chosen, form: null };
         case 'alone in greys':
-            return { as: 'values', alone: chosen };
+            return { as: 'values', alone: chosen, form: null };
+        case 'form':
+            return { as: 'colours', alone: null, form: plate };
         default:
-            return { as: seeing, alone: null };
+            return { as: seeing, alone: null, form: null };
     }
 }

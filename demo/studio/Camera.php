@@ -54,18 +54,46 @@ final readonly class Camera
         return $line;
     }
 
+    /**
+     * What a row of pixels is besides its colour: the normal (x, y up, z toward the camera), how open it is to the sky, how far
+     * away, and coverage; at the middle of each pixel.
+     *
+     * @return list<array{float, float, float, float, float, float}>
+     */
+    public function passes(int $row): array
+    {
+        [$width, $height] = $this->size();
+        $line = [];
+        for ($column = 0; $column < $width; $column++) {
+            [$ox, $oy, $oz, $dx, $dy, $dz] = $this->sight($column + 0.5, $row + 0.5, $width, $height);
+            $t = $this->march($ox, $oy, $oz, $dx, $dy, $dz);
+            if ($t >= self::FAR) {
+                $line[] = [0.0, 0.0, 1.0, 1.0, self::FAR, 0.0];
+
+                continue;
+            }
+            [$x, $y, $z] = [$ox + $t * $dx, $oy + $t * $dy, $oz + $t * $dz];
+            [$nx, $ny, $nz] = $this->normal($x, $y, $z);
+            $line[] = [$nx, $ny, $nz, $this->openness($x, $y, $z, $nx, $ny, $nz), -$t * $dz, 1.0];
+        }
+
+        return $line;
+    }
+
+    /** @return array{float, float, float, float, float, float} from where and which way a place of the picture is seen */
+    private function sight(float $px, float $py, int $width, int $height): array
+    {
+        $f = $this->subject->focal() * $width;
+        [$dx, $dy, $dz] = [$px - $width / 2, $this->subject->horizon() * $height - $py, -$f];
+        $length = sqrt($dx * $dx + $dy * $dy + $dz * $dz);
+
+        return [...$this->subject->camera(), $dx / $length, $dy / $length, $dz / $length];
+    }
+
     /** @return array{float, float, float, float} */
     private function ray(float $px, float $py, int $width, int $height): array
     {
-        [$ox, $oy, $oz] = $this->subject->camera();
-        $f = $this->subject->focal() * $width;
-        $dx = $px - $width / 2;
-        $dy = $this->subject->horizon() * $height - $py;
-        $dz = -$f;
-        $length = sqrt($dx * $dx + $dy * $dy + $dz * $dz);
-        $dx /= $length;
-        $dy /= $length;
-        $dz /= $length;
+        [$ox, $oy, $oz, $dx, $dy, $dz] = $this->sight($px, $py, $width, $height);
         $t = $this->march($ox, $oy, $oz, $dx, $dy, $dz);
         if ($t >= self::FAR) {
             if (! $this->subject->hasBackground()) {

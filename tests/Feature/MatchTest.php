@@ -5,31 +5,14 @@ declare(strict_types=1);
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Tests\Support\Folder;
-
-/** A picture file drawn pixel by pixel. */
-function drawn(string $name, int $width, int $height, callable $colour): UploadedFile
-{
-    $image = imagecreatetruecolor($width, $height);
-    imagealphablending($image, false);
-    imagesavealpha($image, true);
-    for ($y = 0; $y < $height; $y++) {
-        for ($x = 0; $x < $width; $x++) {
-            [$r, $g, $b, $a] = $colour($x, $y);
-            imagesetpixel($image, $x, $y, imagecolorallocatealpha($image, $r, $g, $b, (int) round(127 * (1 - $a))));
-        }
-    }
-    $path = Folder::of('drawn').'/'.bin2hex(random_bytes(4)).'.png';
-    imagepng($image, $path);
-
-    return new UploadedFile($path, $name, 'image/png', null, true);
-}
+use Tests\Support\PictureFile;
 
 /** A ball lit from an azimuth, on nothing. */
 function ball(float $azimuth, float $elevation = 20): UploadedFile
 {
     [$a, $e] = [deg2rad($azimuth), deg2rad($elevation)];
 
-    return drawn('ball.png', 120, 120, function (int $x, int $y) use ($a, $e): array {
+    return PictureFile::drawn('ball.png', 120, 120, function (int $x, int $y) use ($a, $e): array {
         [$u, $v] = [($x - 59.5) / 52, (59.5 - $y) / 52];
         $square = $u * $u + $v * $v;
         $shade = max(0.0, $u * cos($e) * cos($a) + $v * cos($e) * sin($a) + sqrt(max(0, 1 - $square)) * sin($e));
@@ -42,7 +25,7 @@ function ball(float $azimuth, float $elevation = 20): UploadedFile
 /** A pier with two balls on it: one lit from the right, one from the left. */
 function twoBalls(): array
 {
-    $scene = test()->postJson('/api/scenes', ['file' => drawn('pier.png', 300, 200, fn (int $x, int $y): array => [90 + intdiv($x, 6), 90, 100 + intdiv($y, 4), 1.0])])->assertCreated()->json();
+    $scene = test()->postJson('/api/scenes', ['file' => PictureFile::drawn('pier.png', 300, 200, fn (int $x, int $y): array => [90 + intdiv($x, 6), 90, 100 + intdiv($y, 4), 1.0])])->assertCreated()->json();
     foreach ([[20, 80], [160, 220]] as [$azimuth, $x]) {
         $scene = test()->postJson("/api/scenes/{$scene['id']}/plates", ['file' => ball($azimuth), 'x' => $x, 'y' => 100])->assertCreated()->json();
     }
@@ -74,9 +57,9 @@ it('estimates bearings, reads out the disagreement, mends it, and takes it back'
 });
 
 it('refuses in a sentence to estimate what cannot be, and changes nothing', function (): void {
-    $scene = $this->postJson('/api/scenes', ['file' => drawn('grey.png', 80, 60, fn (): array => [120, 120, 120, 1.0])])->json();
+    $scene = $this->postJson('/api/scenes', ['file' => PictureFile::drawn('grey.png', 80, 60, fn (): array => [120, 120, 120, 1.0])])->json();
     $this->postJson(at($scene, 'gestures/estimate-bearing'), ['strip' => $scene['strips'][0]['id']])->assertStatus(422)->assertJsonPath('field', 'bearing');
-    $disc = $this->postJson(at($scene, 'plates'), ['file' => drawn('disc.png', 80, 80, fn (int $x, int $y): array => [120, 120, 120, hypot($x - 40, $y - 40) < 30 ? 1.0 : 0.0])])->json();
+    $disc = $this->postJson(at($scene, 'plates'), ['file' => PictureFile::drawn('disc.png', 80, 80, fn (int $x, int $y): array => [120, 120, 120, hypot($x - 40, $y - 40) < 30 ? 1.0 : 0.0])])->json();
     expect($this->postJson(at($scene, 'gestures/estimate-bearing'), ['strip' => $disc['strips'][1]['id']])->assertStatus(422)->json('message'))->toContain('same brightness');
     expect($this->getJson(at($scene, ''))->json('revision'))->toBe($disc['revision']);
     $spot = addSpot($disc);
@@ -116,7 +99,7 @@ it('makes a trio: under, as shot and over, the upper two hidden', function (): v
 });
 
 it('fills with the mean colour of what a plate shows', function (): void {
-    $scene = $this->postJson('/api/scenes', ['file' => drawn('two.png', 40, 20, fn (int $x): array => $x < 20 ? [255, 0, 0, 1.0] : [0, 0, 255, 1.0])])->json();
+    $scene = $this->postJson('/api/scenes', ['file' => PictureFile::drawn('two.png', 40, 20, fn (int $x): array => $x < 20 ? [255, 0, 0, 1.0] : [0, 0, 255, 1.0])])->json();
     $scene = $this->postJson(at($scene, 'gestures/average'), ['strip' => $scene['strips'][0]['id']])->assertOk()->json();
     expect($scene['strips'][1])->toMatchArray(['kind' => 'fill', 'name' => 'Average of Backdrop'])->and($scene['strips'][1]['values']['colour'])->toBe('#bc00bc');
 });
@@ -221,17 +204,17 @@ it('tells bearings and readings on the command line', function (): void {
     expect($said['status'])->toBe(0)->and(array_keys($found))->toBe(['azimuth', 'elevation', 'heightAngle', 'spread', 'confidence', 'method'])
         ->and($found['azimuth'])->toEqualWithDelta(130, 5)->and($found['elevation'])->toEqualWithDelta(20, 10)->and($found['method'])->toBe('outline');
     // the same ball on a ground, with its outline as a mask beside it
-    copy(drawn('ground.png', 120, 120, function (int $x, int $y): array {
+    copy(PictureFile::drawn('ground.png', 120, 120, function (int $x, int $y): array {
         $shade = max(0.0, (($x - 59.5) * cos(deg2rad(130)) + (59.5 - $y) * sin(deg2rad(130))) / 52);
         $grey = (int) min(255, round(255 * (0.08 + 0.7 * $shade) ** (1 / 2.2)));
 
         return hypot($x - 59.5, $y - 59.5) < 52 ? [$grey, $grey, $grey, 1.0] : [60, 120, 80, 1.0];
     })->getPathname(), "{$folder}/ground.png");
-    copy(drawn('mask.png', 120, 120, fn (int $x, int $y): array => hypot($x - 59.5, $y - 59.5) < 52 ? [255, 255, 255, 1.0] : [0, 0, 0, 1.0])->getPathname(), "{$folder}/mask.png");
+    copy(PictureFile::drawn('mask.png', 120, 120, fn (int $x, int $y): array => hypot($x - 59.5, $y - 59.5) < 52 ? [255, 255, 255, 1.0] : [0, 0, 0, 1.0])->getPathname(), "{$folder}/mask.png");
     expect(json_decode(aumbrel('bearing', "{$folder}/ground.png", '--mask', "{$folder}/mask.png")['out'], true)['azimuth'])->toEqualWithDelta(130, 6);
     $refused = json_decode(aumbrel('bearing', "{$folder}/ground.png")['out'], true);
     expect($refused['azimuth'])->toBeNull()->and($refused['why'])->toContain('no outline');
-    copy(drawn('small.png', 20, 20, fn (): array => [255, 255, 255, 1.0])->getPathname(), "{$folder}/small.png");
+    copy(PictureFile::drawn('small.png', 20, 20, fn (): array => [255, 255, 255, 1.0])->getPathname(), "{$folder}/small.png");
     foreach ([[['bearing', "{$folder}/none.png"], 'there is no file'], [['bearing', "{$folder}/ball.png", '--mask', "{$folder}/small.png"], 'as large as its picture'], [['bearing', __FILE__], 'is not a picture in PNG'], [['readings', 'nowhere.json'], 'there is no scene'], [['readings'], 'readings SCENE']] as [$words, $says]) {
         $said = aumbrel(...$words);
         expect($said['status'])->toBe(2)->and($said['err'])->toContain($says)->and($said['out'])->toBe('');

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use Tests\Support\PictureFile;
+
 /** A scene of a backdrop with an orange place around (48, 12), and a figure that is cut out; the floor is marked. */
 function litScene(): array
 {
-    $scene = test()->postJson('/api/scenes', ['file' => drawn('backdrop', 96, 64, static fn (int $x, int $y): array => hypot($x - 48, $y - 12) < 6 ? [240, 150, 60, 1.0] : [60, 62, 70, 1.0])])->assertCreated()->json();
-    $scene = test()->postJson("/api/scenes/{$scene['id']}/plates", ['file' => drawn('figure', 20, 30, static fn (int $x, int $y): array => [120, 110, 100, $x >= 4 && $x < 16 && $y >= 2 && $y < 28 ? 1.0 : 0.0]), 'x' => 60, 'y' => 40])->assertSuccessful()->json();
+    $scene = test()->postJson('/api/scenes', ['file' => PictureFile::drawn('backdrop', 96, 64, static fn (int $x, int $y): array => hypot($x - 48, $y - 12) < 6 ? [240, 150, 60, 1.0] : [60, 62, 70, 1.0])])->assertCreated()->json();
+    $scene = test()->postJson("/api/scenes/{$scene['id']}/plates", ['file' => PictureFile::drawn('figure', 20, 30, static fn (int $x, int $y): array => [120, 110, 100, $x >= 4 && $x < 16 && $y >= 2 && $y < 28 ? 1.0 : 0.0]), 'x' => 60, 'y' => 40])->assertSuccessful()->json();
 
     return gestured($scene, 'change-strip', ['strip' => 'scene:stage', 'revision' => $scene['stageRevision'], 'values' => ['floor' => ['horizon' => 20, 'contact' => [[0, 54], [96, 54]]]]]);
 }

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Aumbrel\Core\Blend\BlendMode;
+use Tests\Support\PictureFile;
 
 /* Lights that are seen, asked for over the API; helpers stand in SourcesTest. */
 
@@ -31,7 +32,7 @@ it('adds a line of light with a line to drag, and says of each light whether wha
 
 it('brings a picture that becomes no plate, and takes only names that the scene has', function (): void {
     $scene = litScene();
-    $name = test()->postJson("/api/scenes/{$scene['id']}/pictures", ['file' => drawn('stray', 12, 8, static fn (int $x): array => [20 * $x, 10, 0, 1.0])])->assertCreated()->json('name');
+    $name = test()->postJson("/api/scenes/{$scene['id']}/pictures", ['file' => PictureFile::drawn('stray', 12, 8, static fn (int $x): array => [20 * $x, 10, 0, 1.0])])->assertCreated()->json('name');
     expect($name)->toBe('stray.png')->and(test()->getJson("/api/scenes/{$scene['id']}")->json()['strips'])->toHaveCount(2);
     $scene = withKind($scene, 'leak');
     $leak = $scene['strips'][2];

@@ -17,6 +17,28 @@ final class PictureFile
         return [($x * 4) % 256, ($y * 6) % 256, ($x * 7 + $y * 3) % 256, 255];
     }
 
+    /**
+     * Drawn pixel by pixel.
+     *
+     * @param  callable(int, int): array{int, int, int, float}  $colour  red, green, blue 0..255, and alpha 0..1
+     */
+    public static function drawn(string $name, int $width, int $height, callable $colour): UploadedFile
+    {
+        $image = imagecreatetruecolor($width, $height);
+        imagealphablending($image, false);
+        imagesavealpha($image, true);
+        for ($y = 0; $y < $height; $y++) {
+            for ($x = 0; $x < $width; $x++) {
+                [$r, $g, $b, $a] = $colour($x, $y);
+                imagesetpixel($image, $x, $y, (int) round(127 * (1 - $a)) << 24 | $r << 16 | $g << 8 | $b);
+            }
+        }
+        ob_start();
+        imagepng($image);
+
+        return self::of($name, (string) ob_get_clean());
+    }
+
     public static function png(int $width, int $height, bool $transparent = false): UploadedFile
     {
         $image = imagecreatetruecolor($width, $height);

@@ -68,3 +68,39 @@ test('a texture answers the light: a relief is turned by its sphere', async ({ p
     await turn(1);
     expect(await at(slope)).toBeLessThan(flat - 5);
 });
+
+test('a plate that is lit from the wrong side is relit by one action, its form seen, and taken back', async ({ page }) => {
+    const scene = await newScene(page, pngOf(400, 260, () => [40, 42, 50]));
+    const view = (await page.locator('[data-view]').boundingBox())!;
+    // lit from the left
+    const shade = (x: number, y: number) => {
+        const [u, v] = [(x - 99.5) / 90, (99.5 - y) / 90];
+        return Math.round(255 * (0.1 + 0.6 * Math.max(0, -0.8 * u + 0.3 * v + 0.52 * Math.sqrt(Math.max(0, 1 - u * u - v * v)))) ** (1 / 2.2));
+    };
+    await drop(page, page.locator('[data-view]'), 'jug.png', 'image/png', pngOf(200, 200, (x, y) => [shade(x, y), shade(x, y), shade(x, y), ball(x, y) ? 255 : 0], true), { x: view.width / 2, y: view.height / 2 });
+    await settled(page);
+    const side = async (dx: number) => (await shownAt(page, ...(await onScreen(page, [200 + dx, 130], { width: 400, height: 260 }))))[0];
+    expect(await side(-50)).toBeGreaterThan((await side(50)) + 60);
+    // a lamp on the right
+    await page.getByRole('button', { name: 'Lamp', exact: true }).click();
+    await page.locator('[data-view]').click({ position: { x: view.width * 0.85, y: view.height * 0.3 } });
+    await settled(page);
+    await page.keyboard.press('Escape');
+    await page.locator('[data-strip][aria-label^="Jug"]').click({ position: { x: 40, y: 10 } });
+    await unfold(page, 'Own light');
+    await expect(page.getByText('It is not known where its light comes from')).toBeVisible();
+    await written(page, () => page.getByRole('button', { name: 'Estimate' }).click());
+    await expect(page.getByTestId('own-light')).toContainText('explained');
+    await page.getByRole('button', { name: 'See its form' }).click();
+    await settled(page);
+    await expect(page.getByText('Its form, in one grey under its own light')).toBeVisible();
+    expect(await side(-50)).toBeGreaterThan((await side(50)) + 60);
+    await page.getByRole('button', { name: 'See its form' }).click();
+    await settled(page);
+    await written(page, () => page.getByRole('button', { name: 'Relight' }).click());
+    expect((await valuesOf(page, scene, 'key light')).values.gloss).toBe(0);
+    expect(await side(50)).toBeGreaterThan((await side(-50)) + 60);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await settled(page);
+    expect(await side(-50)).toBeGreaterThan((await side(50)) + 60);
+});

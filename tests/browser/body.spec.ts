@@ -82,10 +82,11 @@ test('a plate that is lit from the wrong side is relit by one action, its form s
     const side = async (dx: number) => (await shownAt(page, ...(await onScreen(page, [200 + dx, 130], { width: 400, height: 260 }))))[0];
     expect(await side(-50)).toBeGreaterThan((await side(50)) + 60);
     // a lamp on the right
-    await page.getByRole('button', { name: 'Lamp', exact: true }).click();
+    await page.getByRole('button', { name: 'Place a lamp' }).click();
     await page.locator('[data-view]').click({ position: { x: view.width * 0.85, y: view.height * 0.3 } });
+    await expect(page.getByTestId('consequence').getByRole('checkbox').first()).toBeVisible({ timeout: 15000 });
+    await page.getByRole('button', { name: 'Put it away' }).click();
     await settled(page);
-    await page.keyboard.press('Escape');
     await page.locator('[data-strip][aria-label^="Jug"]').click({ position: { x: 40, y: 10 } });
     await unfold(page, 'Own light');
     await expect(page.getByText('It is not known where its light comes from')).toBeVisible();

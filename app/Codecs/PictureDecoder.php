@@ -40,6 +40,11 @@ final class PictureDecoder
         $progress ??= static fn (float $share) => null;
         $head ??= PictureHead::read($path, $name);
         $progress(0.0);
+        if ($head->format === PictureFormat::Exr) {
+            ExrPicture::write((string) file_get_contents($path), $name, $folder, $progress);
+
+            return;
+        }
         $this->checkData($head, $path, $name);
         $progress(self::CHECKED);
         try {

@@ -46,7 +46,7 @@ final class PictureEncoder
             PictureFormat::Tiff => $this->makeTiff($image, $bits),
             PictureFormat::WebP => $this->makeWebP($image, $quality),
             PictureFormat::Avif => $this->makeAvif($image, $quality),
-            PictureFormat::Heic => throw new InvalidArgumentException('HEIC is read only'),
+            PictureFormat::Heic, PictureFormat::Exr => throw new InvalidArgumentException("{$format->label()} is read only"),
         };
         $aside = $file.'.'.bin2hex(random_bytes(6));
         try {

@@ -6,7 +6,7 @@ namespace App\Codecs;
 
 /**
  * The picture formats that are read and written, each by its open or published specification: PNG (W3C, third edition), JPEG
- * (ITU-T T.81), TIFF (revision 6.0), WebP (RFC 9649), AVIF (AOMedia, on ISO/IEC 23008-12), HEIC (ISO/IEC 23008-12; read only).
+ * (ITU-T T.81), TIFF (revision 6.0), WebP (RFC 9649), AVIF (AOMedia, on ISO/IEC 23008-12), HEIC (ISO/IEC 23008-12; read only), EXR ({@see ExrFile}; read only).
  */
 enum PictureFormat: string
 {
@@ -16,6 +16,7 @@ enum PictureFormat: string
     case WebP = 'webp';
     case Avif = 'avif';
     case Heic = 'heic';
+    case Exr = 'exr';
 
     public static function ofContent(string $bytes): ?self
     {
@@ -24,6 +25,7 @@ enum PictureFormat: string
             str_starts_with($bytes, "\xFF\xD8\xFF") => self::Jpeg,
             str_starts_with($bytes, "II*\0"), str_starts_with($bytes, "MM\0*") => self::Tiff,
             str_starts_with($bytes, 'RIFF') && substr($bytes, 8, 4) === 'WEBP' => self::WebP,
+            str_starts_with($bytes, ExrFile::MAGIC) => self::Exr,
             substr($bytes, 4, 4) === 'ftyp' => self::ofBrands($bytes),
             default => null,
         };
@@ -51,6 +53,7 @@ enum PictureFormat: string
             'webp' => self::WebP,
             'avif' => self::Avif,
             'heic' => self::Heic,
+            'exr' => self::Exr,
             default => null,
         };
     }

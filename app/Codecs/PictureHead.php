@@ -55,7 +55,8 @@ final readonly class PictureHead
         $head = match ($format) {
             PictureFormat::Png => self::png($bytes, $name),
             PictureFormat::Jpeg => self::jpeg($bytes, $name),
-            null => throw new UnreadablePicture("{$name} is not a picture in PNG, JPEG, TIFF, WebP, AVIF or HEIC, whatever its name says."),
+            PictureFormat::Exr => self::exr($bytes, $name),
+            null => throw new UnreadablePicture("{$name} is not a picture in PNG, JPEG, TIFF, WebP, AVIF, HEIC or EXR, whatever its name says."),
             default => self::asTheLibrarySays($format, $bytes, $path, $name),
         };
         $head->checkSize($name);
@@ -72,6 +73,14 @@ final readonly class PictureHead
         if (max($this->width, $this->height) > $widest) {
             throw new UnreadablePicture(sprintf('%s is %d x %d px; this machine\'s imaging library accepts sides of at most %d px (docs/deployment.md says how to raise that).', $name, $this->width, $this->height, $widest));
         }
+    }
+
+    private static function exr(string $bytes, string $name): self
+    {
+        $file = ExrFile::read($bytes, $name);
+        self::checkWork(strlen($bytes) * self::MOST_INFLATED, $file->work(), $name, $file->width(), $file->height());
+
+        return new self(PictureFormat::Exr, $file->width(), $file->height(), 1, false);
     }
 
     private static function png(string $bytes, string $name): self

@@ -12,7 +12,7 @@ use Aumbrel\Core\Scene\Scene as Document;
 /** A picture that is dropped on the scenes wall becomes a scene of its size, with the picture as its backdrop. */
 final readonly class NewScene
 {
-    public function __construct(private SceneStore $store, private PictureLibrary $library)
+    public function __construct(private SceneStore $store, private PictureLibrary $library, private BringPasses $passes)
     {
     }
 
@@ -26,7 +26,7 @@ final readonly class NewScene
             'aumbrel' => Document::VERSION,
             'title' => $file->title(),
             'size' => [$picture->width, $picture->height],
-            'strips' => [['id' => FlatScene::newId(), 'kind' => 'plate', 'name' => 'Backdrop', 'locked' => true, 'values' => ['picture' => $name]]],
+            'strips' => [['id' => FlatScene::newId(), 'kind' => 'plate', 'name' => 'Backdrop', 'locked' => true, 'values' => ['picture' => $name, ...$this->passes->light($picture)]]],
         ], Registry::kinds()), [$name => $picture]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Scenes;
 
+use App\Codecs\ExrPasses;
 use App\Codecs\PictureDecoder;
 use App\Codecs\PictureHead;
 use App\Codecs\UnreadablePicture;
@@ -57,6 +58,24 @@ final readonly class PictureLibrary
         }
 
         return $id;
+    }
+
+    /** By how many stops a picture is stored darker than it is, so that what goes beyond white is kept. */
+    public function darkerBy(Picture $picture): float
+    {
+        return round(log(PackedPicture::open($this->path($picture->id))->white, 2), 3);
+    }
+
+    /**
+     * The passes that a file brought along, as files.
+     *
+     * @return array{files: array<string, string>, range: float} paths by the plate's value that names them, and how much further the furthest of its depth is than the nearest
+     */
+    public function passes(Picture $picture): array
+    {
+        $folder = $this->path($picture->id);
+
+        return ['files' => ExrPasses::in($folder), 'range' => (float) @file_get_contents("{$folder}/range")];
     }
 
     /** What is worth saying of a file that was taken. */

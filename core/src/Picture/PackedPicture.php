@@ -19,6 +19,7 @@ final class PackedPicture implements PictureSource
         private readonly int $height,
         private readonly int $bits,
         private readonly bool $opaque,
+        public readonly float $white,
     ) {
     }
 
@@ -31,7 +32,7 @@ final class PackedPicture implements PictureSource
             throw new PictureLost($folder);
         }
 
-        return new self($folder, basename($folder), $about['width'], $about['height'], $about['bits'], $about['opaque']);
+        return new self($folder, basename($folder), $about['width'], $about['height'], $about['bits'], $about['opaque'], is_numeric($about['white'] ?? null) ? max(1.0, (float) $about['white']) : 1.0);
     }
 
     public function key(): string

@@ -28,8 +28,11 @@ final class PackedWriter
 
     private bool $opaque = true;
 
-    /** @param  8|16  $bits */
-    public function __construct(private readonly string $folder, private readonly int $width, private readonly int $height, private readonly int $bits)
+    /**
+     * @param  8|16  $bits
+     * @param  float  $white  the linear light that a full channel stands for; above 1 for what goes beyond white
+     */
+    public function __construct(private readonly string $folder, private readonly int $width, private readonly int $height, private readonly int $bits, private readonly float $white = 1.0)
     {
         if ($width < 1 || $height < 1) {
             throw new InvalidArgumentException('a picture has a width and a height');
@@ -79,7 +82,7 @@ final class PackedWriter
                 throw new NotKept('the picture');
             }
         }
-        $about = json_encode(['width' => $this->width, 'height' => $this->height, 'bits' => $this->bits, 'opaque' => $this->opaque], JSON_THROW_ON_ERROR);
+        $about = json_encode(['width' => $this->width, 'height' => $this->height, 'bits' => $this->bits, 'opaque' => $this->opaque, ...($this->white === 1.0 ? [] : ['white' => $this->white])], JSON_THROW_ON_ERROR);
         if (@file_put_contents("{$this->folder}/picture.json", $about) !== strlen($about)) {
             throw new NotKept('the picture');
         }

@@ -7,13 +7,7 @@ namespace App\Codecs;
 /** What the channels of an EXR file are for, by their names: of a layer `normal` its channels are `normal.X`, `normal.Y`, `normal.Z`. */
 final readonly class ExrLayers
 {
-    /** How layers and channels are named that are not colours (common practice, no source). */
-    private const NORMALS = '/^(.*[._])?(normals?|n|nrm|nor)$/i';
-
-    private const DEPTH = '/^(.*[._])?(depth|z|zdepth)$/i';
-
-    private const OCCLUSION = '/^(.*[._])?(ao|occlusion|ambient_?occlusion|ambocc)$/i';
-
+    /** How layers of colours are named (common practice, no source). */
     private const COLOUR = '/^(.*[._])?(combined|beauty|rgba?|colou?r|image)$/i';
 
     /**
@@ -36,11 +30,12 @@ final readonly class ExrLayers
         foreach ($layers as $layer => $channels) {
             $layer = (string) $layer;
             $first = reset($channels);
-            if (preg_match(self::NORMALS, $layer) === 1) {
+            $pass = PassName::of($layer);
+            if ($pass === 'normals') {
                 $normals ??= self::three($channels, ['X', 'Y', 'Z']) ?? self::three($channels, ['R', 'G', 'B']);
-            } elseif (preg_match(self::DEPTH, $layer) === 1) {
+            } elseif ($pass === 'depth') {
                 $depth ??= $channels['Z'] ?? $channels['V'] ?? $channels['R'] ?? $channels['Y'] ?? $first;
-            } elseif (preg_match(self::OCCLUSION, $layer) === 1) {
+            } elseif ($pass === 'occlusion') {
                 $occlusion ??= $channels['R'] ?? $channels['Y'] ?? $channels['V'] ?? $first;
             } elseif ($layer === '' || preg_match(self::COLOUR, $layer) === 1) {
                 $three = self::three($channels, ['R', 'G', 'B']) ?? (isset($channels['Y']) ? [$channels['Y'], $channels['Y'], $channels['Y']] : null);
@@ -50,8 +45,8 @@ final readonly class ExrLayers
             }
         }
         foreach ($layers[''] ?? [] as $short => $name) {
-            $depth ??= preg_match(self::DEPTH, $short) === 1 ? $name : null;
-            $occlusion ??= preg_match(self::OCCLUSION, $short) === 1 ? $name : null;
+            $depth ??= PassName::of((string) $short) === 'depth' ? $name : null;
+            $occlusion ??= PassName::of((string) $short) === 'occlusion' ? $name : null;
         }
         foreach ($colour === null ? $layers : [] as $channels) {
             // colours of a layer of another name; or the only thing there is

@@ -84,7 +84,7 @@ final class Painter
         if ($request->kind === RenderRequest::OWN_LIGHT) {
             $light = $this->renderer->ownLight($scene, $request->strips[0] ?? '');
 
-            return new PaintedReply(0, 0, 0, [], json_encode(is_string($light) ? ['why' => $light] : ['numbers' => $light->toNumbers()], JSON_THROW_ON_ERROR));
+            return new PaintedReply(0, 0, 0, [], json_encode([...(is_string($light) ? ['why' => $light] : ['numbers' => $light->toNumbers()]), 'upward' => $this->renderer->normalsUpward($scene, $request->strips[0] ?? '')], JSON_THROW_ON_ERROR));
         }
         if ($request->kind === RenderRequest::VALUES) {
             return new PaintedReply(0, 0, 0, [], json_encode($this->renderer->patch($scene, $window), JSON_THROW_ON_ERROR));

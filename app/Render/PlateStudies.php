@@ -39,12 +39,21 @@ final readonly class PlateStudies
      */
     public function ownLight(Scene $scene, string $strip): OwnLight
     {
+        [$found] = $this->lightAndNormals($scene, $strip);
+
+        return $found instanceof OwnLight ? $found : throw new NotPossible('strip', $found);
+    }
+
+    /** @return array{OwnLight|string, bool|null} the light that a plate brings along, or why that cannot be told; and whether green grows upward in its picture of normals, as it seems */
+    public function lightAndNormals(Scene $scene, string $strip): array
+    {
         $found = FlatScene::fields($this->asked($scene, RenderRequest::OWN_LIGHT, $strip));
+        $upward = is_bool($found['upward'] ?? null) ? $found['upward'] : null;
         if (! is_array($found['numbers'] ?? null)) {
-            throw new NotPossible('strip', is_string($found['why'] ?? null) ? $found['why'] : 'Nothing was found.');
+            return [is_string($found['why'] ?? null) ? $found['why'] : 'Nothing was found.', $upward];
         }
 
-        return OwnLight::ofNumbers(array_map(static fn (mixed $number): float => is_numeric($number) ? (float) $number : 0.0, array_values($found['numbers'])));
+        return [OwnLight::ofNumbers(array_map(static fn (mixed $number): float => is_numeric($number) ? (float) $number : 0.0, array_values($found['numbers']))), $upward];
     }
 
     /** @param  list<float>  $numbers */

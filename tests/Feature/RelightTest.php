@@ -53,3 +53,16 @@ it('shows the form of a plate alone', function (): void {
     $this->postJson("{$url}/picture", [...$look, 'form' => $id])->assertOk();
     $this->postJson("{$url}/picture", [...$look, 'number' => 2, 'form' => 'gone'])->assertStatus(422);
 });
+
+it('takes a file that is called a pass for one of the plate beneath it, where it has its proportions', function (): void {
+    $scene = litFromTheLeft();
+    $url = "/api/scenes/{$scene['id']}";
+    $pass = fn (string $name, int $width, int $height, bool $upward = true) => PictureFile::drawn($name, $width, $height, fn (int $x, int $y): array => [(int) (255 * $x / $width), (int) (255 * ($upward ? 1 - $y / $height : $y / $height)), 230, 1.0]);
+    $added = $this->postJson("{$url}/plates", ['file' => $pass('ball-normal.png', 60, 60, false), 'x' => 120, 'y' => 100])->assertCreated()->json();
+    expect($added['strips'])->toHaveCount(2)->and($added['strips'][1]['values']['normals'])->toBe('ball-normal.png')->and($added['notice'])->toBe('ball-normal.png became the normals of Ball.')
+        ->and($this->getJson("{$url}/plates/{$added['strips'][1]['id']}/own-light")->json('upward'))->toBeFalse();
+    expect($this->postJson("{$url}/undo")->json('strips')[1]['values']['normals'])->toBeNull();
+    // of other proportions, or elsewhere, it is a plate
+    expect($this->postJson("{$url}/plates", ['file' => $pass('ball_normals.png', 60, 30), 'x' => 120, 'y' => 100])->json('strips'))->toHaveCount(3)
+        ->and($this->postJson("{$url}/plates", ['file' => $pass('more.ao.png', 60, 60), 'x' => 290, 'y' => 100])->json('strips'))->toHaveCount(4);
+});

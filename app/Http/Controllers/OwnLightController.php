@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Faults\NotPossible;
 use App\Models\Scene;
 use App\Render\PlateStudies;
 use App\Scenes\SceneStore;
@@ -17,15 +16,14 @@ final class OwnLightController
 {
     public function __invoke(Scene $scene, string $strip, PlateStudies $studies, SceneStore $store): JsonResponse
     {
-        try {
-            $light = $studies->ownLight($scene, $strip);
-        } catch (NotPossible $why) {
-            return new JsonResponse(['found' => null, 'why' => $why->getMessage()]);
+        [$light, $upward] = $studies->lightAndNormals($scene, $strip);
+        if (is_string($light)) {
+            return new JsonResponse(['found' => null, 'why' => $light, 'upward' => $upward]);
         }
         $document = $store->document($scene);
         $kind = $document->find($strip)?->kind;
         $found = ['ambient' => round($light->ambient, 3), 'sky' => [round($light->red, 3), 1.0, round($light->blue, 3)], 'explained' => round($light->explained, 3), 'isRead' => $light->isRead(), 'clipped' => round($light->clipped, 4), 'bent' => round($light->bent, 2)];
 
-        return new JsonResponse(['found' => [...$found, 'mirrored' => $kind instanceof Pictured ? (new Compass($document, $store->known($scene)))->mirroredIsOff($strip) : null], 'why' => null]);
+        return new JsonResponse(['found' => [...$found, 'mirrored' => $kind instanceof Pictured ? (new Compass($document, $store->known($scene)))->mirroredIsOff($strip) : null], 'why' => null, 'upward' => $upward]);
     }
 }

@@ -34,9 +34,9 @@ final class PlateController
         /** @var array{x?: numeric-string, y?: numeric-string} $place */
         $place = $request->validate(['x' => 'sometimes|numeric|between:-1000000,1000000', 'y' => 'sometimes|numeric|between:-1000000,1000000']);
         $file = Upload::of($request);
-        $changed = $new->of($scene, $file, (float) ($place['x'] ?? $scene->width / 2), (float) ($place['y'] ?? $scene->height / 2));
+        [$changed, $said] = $new->of($scene, $file, (float) ($place['x'] ?? $scene->width / 2), (float) ($place['y'] ?? $scene->height / 2));
 
-        return new JsonResponse([...$this->state->of($changed), 'notice' => $library->notice($file->path, $file->name)], 201);
+        return new JsonResponse([...$this->state->of($changed), 'notice' => $said ?? $library->notice($file->path, $file->name)], 201);
     }
 
     /** A picture that becomes no plate: a slide, a leak, a texture. */

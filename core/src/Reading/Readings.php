@@ -15,7 +15,7 @@ use Aumbrel\Core\Stage\SceneSource;
 final readonly class Readings
 {
     /** Proportions may differ by so much: a pixel that is left over. */
-    private const OTHER_PROPORTION = 0.02;
+    public const OTHER_PROPORTION = 0.02;
 
     public Compass $compass;
 

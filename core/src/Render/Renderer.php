@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
+use Aumbrel\Core\Body\NormalPass;
 use Aumbrel\Core\Body\OwnLight;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Fault\SceneError;
@@ -195,6 +196,15 @@ final class Renderer
             $plate->found() === null => 'It is not known where its light comes from: estimate its bearing, or set it by hand.',
             default => 'It is not cut out and has no normals, so nothing tells its form.',
         };
+    }
+
+    /** Whether green grows upward in a plate's picture of normals, as it seems; null without one. */
+    public function normalsUpward(Scene $scene, string $id): ?bool
+    {
+        $name = $scene->plate($id)?->form()->normals;
+        $picture = $name === null ? null : $this->sites($scene, Window::whole(1, 1))->picture($name);
+
+        return $picture === null ? null : NormalPass::growsUpward($picture);
     }
 
     /**

@@ -248,7 +248,7 @@ export const api = {
     /** The outline of a plate as it is cut out, in pixels of its picture. */
     outline: (id: string, strip: string) => json<{ rings: Point[][] }>('GET', `scenes/${id}/plates/${strip}/outline`).then((reply) => reply.rings),
     /** The light that a plate brings along, or why it cannot be told. */
-    ownLight: (id: string, strip: string) => json<{ found: OwnLight | null; why: string | null }>('GET', `scenes/${id}/plates/${strip}/own-light`),
+    ownLight: (id: string, strip: string) => json<{ found: OwnLight | null; why: string | null; /** whether green grows upward in its normals, as it seems */ upward: boolean | null }>('GET', `scenes/${id}/plates/${strip}/own-light`),
     /** The plates that are seen at a place, the foremost first. */
     platesAt: (id: string, [x, y]: Point) => json<{ plates: string[] }>('POST', `scenes/${id}/plates-at`, { x, y }).then((reply) => reply.plates),
     revision: (id: string) => json<{ revision: number }>('GET', `scenes/${id}/revision`).then((reply) => reply.revision),

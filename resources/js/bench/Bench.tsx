@@ -23,7 +23,7 @@ import { HowAlike } from './HowAlike';
 import { LevelField } from './LevelField';
 import { Likeness } from './Likeness';
 import { ModeSheet } from './ModeSheet';
-import { OwnLight } from './OwnLight';
+import { NormalsGuessed, OwnLight } from './OwnLight';
 import { BaseActions, EdgeActions, PlacingActions } from './PlateBench';
 import { SourceBench } from './SourceBench';
 import { StageBench } from './StageBench';
@@ -155,6 +155,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                             ),
                         )}
                     {isPlate && section === 'own light' && <OwnLight scene={scene} strip={strip} gestures={gestures} />}
+                    {isPlate && section === 'body' && typeof strip.values.normals === 'string' && strip.values.normalsUp === 'as it seems' && <NormalsGuessed scene={scene} strip={strip} />}
                     {isPlate && section === 'placing' && <PlacingActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'base' && <BaseActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'edge' && <EdgeActions scene={scene} strip={strip} />}

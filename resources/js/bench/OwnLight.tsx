@@ -10,11 +10,22 @@ import { useWork, work } from '../session/store';
 
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 
+function useOwnLight(scene: Scene, strip: Strip) {
+    const rests = useRests(scene);
+    return useQuery({ queryKey: ['own light', scene.id, strip.id, scene.revision], queryFn: () => api.ownLight(scene.id, strip.id), enabled: rests, staleTime: Infinity, placeholderData: (last) => last });
+}
+
+/** Which way green grows in a picture of normals, where that is guessed from it. */
+export function NormalsGuessed({ scene, strip }: { scene: Scene; strip: Strip }) {
+    const query = useOwnLight(scene, strip);
+    const upward = query.data?.upward;
+    return upward == null ? null : <p className="text-[12.5px] text-quiet">In its normals green seems to be {upward ? 'up' : 'down'}: bodies bulge that way.</p>;
+}
+
 /** The light that a plate brings along, as it is read off it, and the one action that exchanges it. */
 export function OwnLight({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
-    const rests = useRests(scene);
+    const query = useOwnLight(scene, strip);
     const isForm = useWork((state) => state.seeing === 'form');
-    const query = useQuery({ queryKey: ['own light', scene.id, strip.id, scene.revision], queryFn: () => api.ownLight(scene.id, strip.id), enabled: rests, staleTime: Infinity, placeholderData: (last) => last });
     const found = query.data?.found;
     const sight = scene.compass.sights.find((other) => other.strip === strip.id);
     return (

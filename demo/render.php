@@ -14,6 +14,7 @@ use Demo\Shapes;
 
 /*
  * Photographs the demo's plates: php demo/render.php [NAME ...] [--grid=3] [--size=0.25]
+ * Or their passes, NAME-normals.png and NAME-occlusion.png: php demo/render.php NAME --passes [--size=0.5]
  *
  * Writes demo/night-market/NAME.png or .jpg and beside it NAME.light.json with the true bearing of the light in it. A few
  * minutes a plate on two cores with the compiler on (PHP_INI_SCAN_DIR=:runtime/render).
@@ -81,6 +82,32 @@ function photograph(Camera $camera, int $grid): string
     return $bytes;
 }
 
+/** Which way a subject faces, and how open it is to the sky, as pictures. */
+function passes(Camera $camera, string $name): void
+{
+    [$width, $height] = $camera->size();
+    $normals = $occlusion = '';
+    for ($row = 0; $row < $height; $row++) {
+        foreach ($camera->passes($row) as [$nx, $ny, $nz, $open]) {
+            $byte = static fn (float $value): string => chr((int) round(255 * max(0.0, min(1.0, $value))));
+            $normals .= $byte(0.5 + 0.5 * $nx).$byte(0.5 + 0.5 * $ny).$byte(0.5 + 0.5 * $nz);
+            $occlusion .= $byte($open);
+        }
+    }
+    foreach (['normals' => ['RGB', $normals, 'png24'], 'occlusion' => ['GRAY', $occlusion, 'png']] as $pass => [$format, $bytes, $as]) {
+        $image = new Imagick;
+        $image->setSize($width, $height);
+        $image->setOption('depth', '8');
+        $image->setFormat($format);
+        $image->readImageBlob($bytes);
+        $image->setOption('png:compression-level', '9');
+        $image->setOption('png:exclude-chunk', 'gAMA,cHRM,sRGB,date,tIME');
+        $file = __DIR__."/night-market/{$name}-{$pass}.png";
+        $image->writeImage("{$as}:{$file}");
+        printf("%s: %d kB\n", basename($file), filesize($file) / 1000);
+    }
+}
+
 $names = array_filter(array_slice($argv, 1), fn (string $word): bool => ! str_starts_with($word, '--'));
 $grid = 3;
 $size = 1.0;
@@ -93,6 +120,11 @@ foreach ([new Boardwalk, new Heron, new Lantern, new Figurehead, new Loft, new F
         continue;
     }
     $camera = new Camera($subject, $size);
+    if (in_array('--passes', $argv, true)) {
+        passes($camera, $subject->name());
+
+        continue;
+    }
     [$width, $height] = $camera->size();
     $started = microtime(true);
     $bytes = photograph($camera, $grid);

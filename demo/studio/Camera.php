@@ -68,7 +68,7 @@ final readonly class Camera
             [$ox, $oy, $oz, $dx, $dy, $dz] = $this->sight($column + 0.5, $row + 0.5, $width, $height);
             $t = $this->march($ox, $oy, $oz, $dx, $dy, $dz);
             if ($t >= self::FAR) {
-                $line[] = [0.0, 0.0, 1.0, 1.0, self::FAR, 0.0];
+                $line[] = [0.0, 0.0, 0.0, 1.0, self::FAR, 0.0];
 
                 continue;
             }

@@ -341,3 +341,32 @@ it('gives the plate back when its own light is exchanged for one from where it c
     }
     expect(255 * $worst)->toBeLessThan(1.0)->and(255 * $changed)->toBeGreaterThan(60.0);
 })->with(['as it is' => [[]], 'mirrored and turned' => [['mirrored' => true, 'turn' => 20, 'place' => [120, 100], 'pivot' => [80, 80]]], 'with detail' => [['detail' => 40]], 'smaller' => [['scale' => 0.6]]]);
+
+it('lets a wash, a spot and a pattern follow a body', function (array $light, Closure $plain): void {
+    $values = ['colour' => ['swatch' => '#ffffff'], ...$light['values']];
+    $strip = static fn (array $more): array => [[...['id' => 'l', 'level' => 0, 'confinedTo' => 'ball', 'mode' => 'illuminate'], ...$light, 'values' => [...$values, ...$more]]];
+    [$follows, $flat] = [lit($strip(['follows' => true])), lit($strip([]))];
+    $from = $plain();
+    $looked = 0;
+    for ($y = 40; $y < 170; $y += 9) {
+        for ($x = 60; $x < 185; $x += 9) {
+            $normal = ballNormal($x + 0.5 - 40, $y + 0.5 - 20);
+            $share = $flat($x, $y)[0] / OWN_GREY - 1;
+            if ($normal === null || $share < 0.05) {
+                continue;
+            }
+            $looked++;
+            expect(abs(Srgb::encode($follows($x, $y)[0]) - Srgb::encode(OWN_GREY * (1 + $share * max(0.0, dotOf($normal, $from))))) * 255)->toBeLessThan(2.0);
+        }
+    }
+    expect($looked)->toBeGreaterThan(60);
+    // without a plate that it is confined to it says so, and lies as it did
+    $loose = ['aumbrel' => 2, 'title' => 'Body', 'size' => [240, 200], 'strips' => [Rendering::plate('black', ['id' => 'ground']), array_diff_key($strip(['follows' => true])[0], ['confinedTo' => 1])]];
+    $said = array_map(fn (Reading $reading): string => $reading->seen, (new Readings(Scene::read($loose, Registry::kinds()), Rendering::renderer(['black' => new Flat(240, 200, fn (): array => [0, 0, 0])])->measures()))->all());
+    expect($said[0] ?? '')->toContain('confine it to one');
+})->with([
+    'wash' => [['kind' => 'wash', 'values' => ['azimuth' => 60, 'elevation' => 20]], fn (): array => towardLight(60, 20)],
+    'pattern' => [['kind' => 'pattern', 'values' => ['through' => 'blinds', 'slats' => 4, 'tilt' => 20, 'tight' => 3, 'share' => 0, 'corners' => [[40, 20], [200, 20], [200, 180], [40, 180]], 'azimuth' => -160, 'elevation' => 45]], fn (): array => towardLight(-160, 45)],
+    // it comes from the upper left, level with the picture but for its elevation; seen from the ball's middle, which is where it aims
+    'spot' => [['kind' => 'spot', 'values' => ['origin' => [20.5, 0], 'target' => [120.5, 100], 'beam' => 120, 'field' => 160, 'reachLaw' => 'constant', 'elevation' => 30]], fn (): array => towardLight(135, 30)],
+]);

@@ -78,6 +78,7 @@ final readonly class Pattern implements Driven, Proposes
         private float $share,
         private float $gain,
         private LightColour $colour,
+        private Following $following,
     ) {
     }
 
@@ -126,6 +127,7 @@ final readonly class Pattern implements Driven, Proposes
             NumberValue::named('tight', 'Tight blur', 'softness', Unit::Pixels, 0, 2000, 6, 0.5),
             NumberValue::optional('wide', 'Wide blur', 'softness', Unit::Pixels, 0, 4000, '5 times the tight one', 0.5),
             NumberValue::named('share', 'Share of the wide', 'softness', Unit::Percent, 0, 100, 16.7, 0.1),
+            ...Following::parameters('surroundings', false),
         ];
     }
 
@@ -137,7 +139,7 @@ final readonly class Pattern implements Driven, Proposes
         return new self(
             $through, self::drawing($through, $values), $values->optionalText('picture'), $values->optionalText('surface'),
             new Patch($values->object('middle', Point::class), $values->number('width'), $values->number('height'), $values->number('turn'), $values->number('lean')),
-            $values->optional('corners', Corners::class), $tight, $values->optionalNumber('wide') ?? self::WIDER * $tight, $values->number('share') / 100, $values->number('gain'), $values->object('colour', LightColour::class),
+            $values->optional('corners', Corners::class), $tight, $values->optionalNumber('wide') ?? self::WIDER * $tight, $values->number('share') / 100, $values->number('gain'), $values->object('colour', LightColour::class), Following::from($values, false),
         );
     }
 
@@ -200,7 +202,9 @@ final readonly class Pattern implements Driven, Proposes
         $field = $this->share >= 1 ? $this->soft($shape, $this->wide, $site) : $this->soft($shape, $this->tight, $site, $this->share <= 0);
         $field = $this->share > 0 && $this->share < 1 ? new Blended($field, $this->soft($shape, $this->wide, $site), $this->share) : $field;
 
-        return [new Layer($site->mode(), $this->gain == 0.0 || $this->through !== self::SLIDE ? $field : new Gained($field, $this->gain), OneColour::ofLight($colour), Level::of($site, $this->colour))];
+        $field = $this->gain == 0.0 || $this->through !== self::SLIDE ? $field : new Gained($field, $this->gain);
+
+        return [new Layer($site->mode(), $this->following->onto($field, $site), OneColour::ofLight($colour), Level::of($site, $this->colour))];
     }
 
     private function soft(Emitter $shape, float $sigma, Site $site, bool $isAll = true): Field
@@ -242,7 +246,7 @@ final readonly class Pattern implements Driven, Proposes
             $this->through === self::SLIDE && ! $around->hasPicture((string) $this->picture) => 'The picture that it shines through is gone: choose another one.',
             $this->surface !== null && $stage->face($this->surface) === null => $this->surface === Stage::FLOOR ? 'The floor is not marked: mark it on the stage.' : 'Its wall is gone: choose another surface.',
             $this->cornersOn($stage) === null => $this->surface === null ? 'It has no corners: place it on the view.' : 'Where it lies its surface is not seen: move its middle, or make it smaller.',
-            default => null,
+            default => $this->following->problem($around),
         };
     }
 

@@ -24,6 +24,7 @@ use Aumbrel\Core\Kind\Level;
 use Aumbrel\Core\Kind\OneColour;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\Surroundings;
 use Aumbrel\Core\Stage\Footing;
 use Aumbrel\Core\Stage\Lamp;
 use Aumbrel\Core\Stage\Stage;
@@ -63,6 +64,7 @@ final readonly class Spot implements Directed, Drawn, Driven, Extent, Field
         public float $softness,
         public LightColour $colour,
         public float $elevation = 0.0,
+        private ?Following $following = null,
     ) {
         $this->law = new AngularLaw($beam, $field);
     }
@@ -102,6 +104,7 @@ final readonly class Spot implements Directed, Drawn, Driven, Extent, Field
                 ->shownWhen('reachLaw', [ReachLaw::InverseSquare->value]),
             NumberValue::named('elevation', 'Elevation', 'reach', Unit::Degrees, -90, 90, 0),
             NumberValue::named('softness', 'Softness', 'reach', Unit::Pixels, 0, 2000, 0),
+            ...Following::parameters('reach', true),
         ];
     }
 
@@ -110,7 +113,7 @@ final readonly class Spot implements Directed, Drawn, Driven, Extent, Field
         return new self(
             $values->object('origin', Point::class), $values->object('target', Point::class), $values->number('beam'), $values->number('field'),
             ReachLaw::from($values->text('reachLaw')), $values->optionalNumber('reach'), $values->optionalNumber('size'),
-            $values->number('softness'), $values->object('colour', LightColour::class), $values->number('elevation'),
+            $values->number('softness'), $values->object('colour', LightColour::class), $values->number('elevation'), Following::from($values, true),
         );
     }
 
@@ -152,7 +155,14 @@ final readonly class Spot implements Directed, Drawn, Driven, Extent, Field
         }
         $field = $this->softness > 0 ? new Softened($this, $this->softness) : $this;
 
+        $field = $this->following?->onto($field, $site, fn (Point $middle): Bearing => $this->bearingFrom(new Footing($middle), $site->stage())) ?? $field;
+
         return [new Layer($site->mode(), $field, OneColour::ofLight($colour), Level::of($site, $this->colour))];
+    }
+
+    public function problem(Surroundings $around): ?string
+    {
+        return $this->following?->problem($around);
     }
 
     public static function hangsOn(): array

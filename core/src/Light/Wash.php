@@ -15,6 +15,7 @@ use Aumbrel\Core\Kind\OneColour;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Splits;
+use Aumbrel\Core\Kind\Surroundings;
 use Aumbrel\Core\Ramp\ColourRamp;
 use Aumbrel\Core\Ramp\ToneRamp;
 use Aumbrel\Core\Value\ChoiceValue;
@@ -36,7 +37,7 @@ final readonly class Wash implements Splits
      * @param  ToneRamp|null  $ramp  of its own; null from black to the colour
      * @param  LaidRamp|null  $laid  null where it is of one colour, or goes by tones
      */
-    private function __construct(private LightColour $colour, private bool $isKeyed, private ?ToneRamp $ramp, private ?LaidRamp $laid)
+    private function __construct(private LightColour $colour, private bool $isKeyed, private ?ToneRamp $ramp, private ?LaidRamp $laid, private Following $following)
     {
     }
 
@@ -67,12 +68,13 @@ final readonly class Wash implements Splits
             ChoiceValue::named('keyed', 'Keyed', 'light', self::KEYED, self::KEYED[0]),
             ToneRampValue::optional('ramp', 'Tones', 'light', 'black to the colour')->shownWhen('keyed', [self::KEYED[1]]),
             ...LaidRamp::parameters('keyed', ColourRamp::of([0.0, '#ffab5e', 1.0, 0.5, true], [1.0, '#5f8dff', 1.0])),
+            ...Following::parameters('surroundings', false),
         ];
     }
 
     public static function from(Values $values): self
     {
-        return new self($values->object('colour', LightColour::class), $values->text('keyed') === self::KEYED[1], $values->optional('ramp', ToneRamp::class), LaidRamp::from($values, 'keyed'));
+        return new self($values->object('colour', LightColour::class), $values->text('keyed') === self::KEYED[1], $values->optional('ramp', ToneRamp::class), LaidRamp::from($values, 'keyed'), Following::from($values, false));
     }
 
     /** Two gels by tones, in hard light, at nine tenths (common practice, no source). */
@@ -94,10 +96,15 @@ final readonly class Wash implements Splits
         return BlendMode::Illuminate;
     }
 
+    public function problem(Surroundings $around): ?string
+    {
+        return $this->following->problem($around);
+    }
+
     public function layers(Site $site): array
     {
         if ($this->laid !== null) {
-            return [new Layer($site->mode(), $this->laid->field($site->stage()), $this->laid->tint($site->stage()), new Level($site->level()))];
+            return [new Layer($site->mode(), $this->following->onto($this->laid->field($site->stage()), $site), $this->laid->tint($site->stage()), new Level($site->level()))];
         }
         $colour = $this->colour->linear($site->white());
         if ($colour->largest() <= 0 && $this->ramp === null) {
@@ -105,6 +112,6 @@ final readonly class Wash implements Splits
         }
         $tint = $this->isKeyed ? new ByTones($this->ramp ?? ToneRamp::toward($colour->encoded())) : OneColour::ofLight($colour);
 
-        return [new Layer($site->mode(), new Everywhere, $tint, Level::of($site, $this->colour))];
+        return [new Layer($site->mode(), $this->following->onto(new Everywhere, $site), $tint, Level::of($site, $this->colour))];
     }
 }

@@ -902,6 +902,22 @@ export const stripKinds: StripKind[] = [
                 "shownWhen": {},
                 "whenEmpty": "",
                 "says": "How soft the borders of the light are"
+            },
+            {
+                "name": "follows",
+                "label": "Follows the body",
+                "type": "switch",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "On the plate that it is confined to it falls on what faces it only, as its form says"
             }
         ]
     },
@@ -1942,6 +1958,62 @@ export const stripKinds: StripKind[] = [
                 },
                 "whenEmpty": "the bottom of the picture",
                 "says": "Where the last stop of the ramp lies"
+            },
+            {
+                "name": "follows",
+                "label": "Follows the body",
+                "type": "switch",
+                "section": "surroundings",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "On the plate that it is confined to it falls on what faces it only, as its form says"
+            },
+            {
+                "name": "azimuth",
+                "label": "Azimuth",
+                "type": "number",
+                "section": "surroundings",
+                "unit": "°",
+                "least": -180,
+                "most": 180,
+                "step": 1,
+                "choices": [],
+                "default": 120,
+                "optional": false,
+                "shownWhen": {
+                    "follows": [
+                        "true"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "From which side the light comes, counterclockwise from the right as the camera sees it"
+            },
+            {
+                "name": "elevation",
+                "label": "Elevation",
+                "type": "number",
+                "section": "surroundings",
+                "unit": "°",
+                "least": -90,
+                "most": 90,
+                "step": 1,
+                "choices": [],
+                "default": 35,
+                "optional": false,
+                "shownWhen": {
+                    "follows": [
+                        "true"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "How high the light comes from: 0 from the side, 90 from the camera, below 0 from behind"
             }
         ]
     },
@@ -3658,6 +3730,62 @@ export const stripKinds: StripKind[] = [
                 "shownWhen": {},
                 "whenEmpty": "",
                 "says": "How much of the wide blur is mixed with the tight one"
+            },
+            {
+                "name": "follows",
+                "label": "Follows the body",
+                "type": "switch",
+                "section": "surroundings",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": false,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "On the plate that it is confined to it falls on what faces it only, as its form says"
+            },
+            {
+                "name": "azimuth",
+                "label": "Azimuth",
+                "type": "number",
+                "section": "surroundings",
+                "unit": "°",
+                "least": -180,
+                "most": 180,
+                "step": 1,
+                "choices": [],
+                "default": 120,
+                "optional": false,
+                "shownWhen": {
+                    "follows": [
+                        "true"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "From which side the light comes, counterclockwise from the right as the camera sees it"
+            },
+            {
+                "name": "elevation",
+                "label": "Elevation",
+                "type": "number",
+                "section": "surroundings",
+                "unit": "°",
+                "least": -90,
+                "most": 90,
+                "step": 1,
+                "choices": [],
+                "default": 35,
+                "optional": false,
+                "shownWhen": {
+                    "follows": [
+                        "true"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "How high the light comes from: 0 from the side, 90 from the camera, below 0 from behind"
             }
         ]
     },

@@ -370,3 +370,19 @@ it('lets a wash, a spot and a pattern follow a body', function (array $light, Cl
     // it comes from the upper left, level with the picture but for its elevation; seen from the ball's middle, which is where it aims
     'spot' => [['kind' => 'spot', 'values' => ['origin' => [20.5, 0], 'target' => [120.5, 100], 'beam' => 120, 'field' => 160, 'reachLaw' => 'constant', 'elevation' => 30]], fn (): array => towardLight(135, 30)],
 ]);
+
+it('takes the tones of a picture for heights, where its plate lies', function (): void {
+    $hills = new Flat(160, 160, fn (int $x): array => array_fill(0, 3, (int) round(105 + 90 * sin($x / 6))));
+    $strip = static fn (array $values): array => [['id' => 'r', 'kind' => 'relief', 'level' => 0, 'values' => ['strength' => 12, 'smooth' => 0, 'shade' => 100, 'azimuth' => 180, 'elevation' => 30, 'of' => 'ball', ...$values]]];
+    // the same tones as the plate's own
+    $own = ball(fn (int $x): array => array_fill(0, 3, (int) round(105 + 90 * sin($x / 6))));
+    [$of, $flat] = [lit($strip(['heights' => 'a picture', 'picture' => 'hills']), pictures: ['hills' => $hills]), lit([])];
+    [$shaded, $plain] = [lit($strip(['heights' => 'a plate']), pictures: ['grey' => $own]), lit([], pictures: ['grey' => $own])];
+    $seen = 0.0;
+    for ($x = 80; $x < 160; $x += 3) {
+        $factor = $of($x, 100)[0] / $flat($x, 100)[0];
+        $seen = max($seen, abs($factor - 1));
+        expect($factor)->toEqualWithDelta($shaded($x, 100)[0] / $plain($x, 100)[0], 0.02);
+    }
+    expect($seen)->toBeGreaterThan(0.3);
+});

@@ -25,8 +25,8 @@ interface Site extends Surroundings
     /** Which way a plate's surface faces, as the window sees it; null when there is no plate of that id. */
     public function body(string $plate): ?BodyPlane;
 
-    /** A picture that belongs to a plate and shows the same, as the window sees it; null when one of them is not there. */
-    public function pass(string $plate, string $name): ?SeenPlate;
+    /** A picture that belongs to a plate and shows the same, as the window sees it, or another window; null when one of them is not there. */
+    public function pass(string $plate, string $name, ?Window $window = null): ?SeenPlate;
 
     /**
      * What the masks on its emitter make together; null when it has none.

@@ -23,9 +23,11 @@ use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Surroundings;
 use Aumbrel\Core\Picture\Pixels;
+use Aumbrel\Core\Seen\SeenPlate;
 use Aumbrel\Core\Value\ChoiceValue;
 use Aumbrel\Core\Value\LightColourValue;
 use Aumbrel\Core\Value\NumberValue;
+use Aumbrel\Core\Value\PictureValue;
 use Aumbrel\Core\Value\PlateValue;
 use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
@@ -44,11 +46,14 @@ final readonly class Relief implements Directed, Driven, LooksBelow
 
     private const PLATE = 'a plate';
 
+    private const PICTURE = 'a picture';
+
     /**
-     * @param  string|null  $of  the plate whose tones are heights; null for what lies below
+     * @param  string|null  $of  the plate whose tones are heights, or on which the picture lies; null for what lies below
+     * @param  string|null  $picture  the picture whose tones are heights
      * @param  float  $share  k, how much of the shade is seen
      */
-    private function __construct(private bool $looksBelow, private ?string $of, private string $channel, private float $strength, private float $smooth, private float $share, private Bearing $bearing, private LightColour $colour)
+    private function __construct(private bool $looksBelow, private ?string $of, private bool $isPicture, private ?string $picture, private string $channel, private float $strength, private float $smooth, private float $share, private Bearing $bearing, private LightColour $colour)
     {
     }
 
@@ -80,8 +85,9 @@ final readonly class Relief implements Directed, Driven, LooksBelow
             NumberValue::named('shade', 'Shade', 'light', Unit::Percent, 0, 200, 80)->says('How much brighter it gets toward the light, and darker away from it'),
             NumberValue::direction('azimuth', 'Azimuth', 'direction', 135),
             NumberValue::named('elevation', 'Elevation', 'direction', Unit::Degrees, -90, 90, 30),
-            ChoiceValue::named('heights', 'Heights', 'reach', [self::BELOW, self::PLATE], self::BELOW)->says('Whose tones are taken for heights'),
-            PlateValue::optional('of', 'Of', 'reach', 'no plate')->shownWhen('heights', [self::PLATE]),
+            ChoiceValue::named('heights', 'Heights', 'reach', [self::BELOW, self::PLATE, self::PICTURE], self::BELOW)->says('Whose tones are taken for heights'),
+            PlateValue::optional('of', 'Of', 'reach', 'no plate')->shownWhen('heights', [self::PLATE, self::PICTURE])->says('The plate whose tones are heights, or on which their picture lies'),
+            PictureValue::optional('picture', 'Their picture', 'reach', 'none')->shownWhen('heights', [self::PICTURE])->says('White is high; it shows the same place as its plate'),
             ChoiceValue::named('channel', 'By', 'reach', ReliefPlane::CHANNELS, ReliefPlane::CHANNELS[0])->says('Which of its tones are heights: brightness, or one channel'),
             LightColourValue::named('colour', 'Colour', 'reach', LightColour::swatch('#ffffff')),
         ];
@@ -90,7 +96,7 @@ final readonly class Relief implements Directed, Driven, LooksBelow
     public static function from(Values $values): self
     {
         return new self(
-            $values->text('heights') === self::BELOW, $values->optionalText('of'), $values->text('channel'), $values->number('strength'), $values->number('smooth'), $values->number('shade') / 100,
+            $values->text('heights') === self::BELOW, $values->optionalText('of'), $values->text('heights') === self::PICTURE, $values->optionalText('picture'), $values->text('channel'), $values->number('strength'), $values->number('smooth'), $values->number('shade') / 100,
             new Bearing($values->number('azimuth'), $values->number('elevation')), $values->object('colour', LightColour::class),
         );
     }
@@ -135,12 +141,16 @@ final readonly class Relief implements Directed, Driven, LooksBelow
 
             return new ReliefPlane($beneath->key(), static fn (Planes $planes, Window $window): array => $beneath->colours($window), $this->channel, $this->strength, $this->smooth, $site->stage()->size(), $site->window());
         }
-        $of = $this->of;
-        $name = $of === null ? null : $site->seen($of, Window::whole(1, 1))?->key();
-        $seen = $site->seen(...);
+        [$of, $picture] = [$this->of, $this->isPicture ? $this->picture : null];
+        $seen = match (true) {
+            $of === null || ($this->isPicture && $picture === null) => null,
+            $picture === null => static fn (Window $window): ?SeenPlate => $site->seen($of, $window),
+            default => static fn (Window $window): ?SeenPlate => $site->pass($of, $picture, $window),
+        };
+        $name = $seen === null ? null : $seen(Window::whole(1, 1))?->key();
 
-        return $of === null || $name === null ? null : new ReliefPlane($name, static function (Planes $planes, Window $window) use ($seen, $of): array {
-            $plate = $seen($of, $window);
+        return $seen === null || $name === null ? null : new ReliefPlane($name, static function (Planes $planes, Window $window) use ($seen): array {
+            $plate = $seen($window);
             $pixels = $plate === null ? null : new Pixels($planes->pixels($plate), $plate->bits());
             $none = array_fill(0, $window->columns * $window->rows, 0.0);
 
@@ -152,8 +162,10 @@ final readonly class Relief implements Directed, Driven, LooksBelow
     {
         return match (true) {
             $this->looksBelow => null,
-            $this->of === null => 'Choose the plate whose tones are its heights.',
+            $this->of === null => $this->isPicture ? 'Choose the plate on which the picture of its heights lies.' : 'Choose the plate whose tones are its heights.',
             $around->plate($this->of) === null => 'Its plate is gone: choose another one.',
+            $this->isPicture && $this->picture === null => 'Choose the picture whose tones are its heights.',
+            $this->isPicture && ! $around->hasPicture((string) $this->picture) => 'The picture of its heights is gone: choose another one.',
             default => null,
         };
     }

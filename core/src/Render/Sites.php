@@ -157,12 +157,12 @@ final class Sites
     }
 
     /** A picture that belongs to a plate, as the window sees it: it lies as that does; null when one of them is not there. */
-    public function pass(string $plate, string $name): ?SeenPlate
+    public function pass(string $plate, string $name, ?Window $window = null): ?SeenPlate
     {
         [$lying, $picture] = [$this->lying($plate), $this->picture($name)];
 
         return $lying === null || $picture === null ? null
-            : new PlatePlane($picture, $lying->placement->ofFiner($picture->width() / $lying->picture->width(), $picture->height() / $lying->picture->height()), $this->window);
+            : new PlatePlane($picture, $lying->placement->ofFiner($picture->width() / $lying->picture->width(), $picture->height() / $lying->picture->height()), $window ?? $this->window);
     }
 
     /** A plate's picture and how it lies in the scene; null when there is no plate of that id. */

@@ -46,9 +46,9 @@ final readonly class StripSite implements Site
         return $this->sites->body($plate);
     }
 
-    public function pass(string $plate, string $name): ?SeenPlate
+    public function pass(string $plate, string $name, ?Window $window = null): ?SeenPlate
     {
-        return $this->sites->pass($plate, $name);
+        return $this->sites->pass($plate, $name, $window);
     }
 
     public function picture(string $name): ?PictureSource

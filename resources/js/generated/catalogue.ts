@@ -1568,7 +1568,8 @@ export const stripKinds: StripKind[] = [
                 "step": 1,
                 "choices": [
                     "what lies below",
-                    "a plate"
+                    "a plate",
+                    "a picture"
                 ],
                 "default": "what lies below",
                 "optional": false,
@@ -1590,11 +1591,32 @@ export const stripKinds: StripKind[] = [
                 "optional": true,
                 "shownWhen": {
                     "heights": [
-                        "a plate"
+                        "a plate",
+                        "a picture"
                     ]
                 },
                 "whenEmpty": "no plate",
-                "says": "The plate whose outline it follows"
+                "says": "The plate whose tones are heights, or on which their picture lies"
+            },
+            {
+                "name": "picture",
+                "label": "Their picture",
+                "type": "picture",
+                "section": "reach",
+                "unit": "",
+                "least": 0,
+                "most": 0,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "heights": [
+                        "a picture"
+                    ]
+                },
+                "whenEmpty": "none",
+                "says": "White is high; it shows the same place as its plate"
             },
             {
                 "name": "channel",

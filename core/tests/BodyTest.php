@@ -386,3 +386,33 @@ it('takes the tones of a picture for heights, where its plate lies', function ()
     }
     expect($seen)->toBeGreaterThan(0.3);
 });
+
+it('is formed by a picture of depth', function (array $with): void {
+    $depth = new Flat(160, 160, function (int $x, int $y) use ($with): array {
+        [$nx, $ny] = [($x + 0.5 - 80.3) / 64, (79.6 - $y - 0.5) / 64];
+        $near = sqrt(max(0.0, 1 - $nx ** 2 - $ny ** 2));
+
+        return array_fill(0, 3, (int) round(65535 * ($with['depthEnds'] === 'white is near' ? $near : 1 - $near)));
+    }, 16);
+    $shown = lit([keyLight()], ['depth' => 'depth', 'depthForm' => 64, ...$with], ['depth' => $depth]);
+    $light = towardLight(120, 30);
+    $looked = 0;
+    for ($y = 30; $y < 180; $y += 7) {
+        for ($x = 50; $x < 200; $x += 7) {
+            $normal = ballNormal($x + 0.5 - 40, $y + 0.5 - 20);
+            if ($normal !== null && $normal[2] > 0.4) {
+                $looked++;
+                expect(abs(Srgb::encode($shown($x, $y)[0]) - Srgb::encode(OWN_GREY * (1 + max(0.0, dotOf($normal, $light))))) * 255)->toBeLessThan(2.0);
+            }
+        }
+    }
+    expect($looked)->toBeGreaterThan(100);
+})->with([[['depthEnds' => 'white is near']], [['depthEnds' => 'black is near']]]);
+
+it('says what is wrong with pictures that should tell a form', function (): void {
+    $said = static fn (array $values, Flat $pass): string => (string) Rendering::renderer(['grey' => ball(fn (): array => [100, 100, 100]), 'pass' => $pass])->ownLight(Scene::read(['aumbrel' => 2, 'title' => 'Body', 'size' => [160, 160], 'strips' => [
+        Rendering::plate('grey', ['id' => 'ball', 'values' => ['bearing' => ['by' => 'sphere', 'azimuth' => 150, 'elevation' => 25], ...$values]]),
+    ]], Registry::kinds()), 'ball');
+    expect($said(['normals' => 'pass'], new Flat(40, 40, fn (): array => [128, 128, 128])))->toContain('holds none')
+        ->and($said(['depth' => 'pass', 'depthForm' => 50], new Flat(40, 40, fn (): array => [90, 90, 90])))->toContain('is flat');
+});

@@ -22,8 +22,10 @@ use Closure;
  */
 final readonly class BodyPlane implements Plane
 {
-    /** Of a normal shorter than this nothing can be told. */
-    private const LEAST = 0.25;
+    /** From this slope of a depth on the gentler side counts, and steeper than that nothing is. */
+    private const STEP = 3.0;
+
+    private const STEEPEST = 20.0;
 
     /** Detail is as large as this share of the plate's shorter side, where that is not said. */
     private const OF_SIZE = 0.015;
@@ -31,16 +33,19 @@ final readonly class BodyPlane implements Plane
     /**
      * @param  SeenPlate  $plate  as the window sees it
      * @param  SeenPlate|null  $normals  the picture of its normals as the window sees it
+     * @param  SeenPlate|null  $depths  the picture of its depth in that larger window, where that forms it
      * @param  SeenPlate|null  $tones  the plate in a window that is larger by what its detail needs around it
      */
-    public function __construct(private PlateBody $body, private Placement $placement, private SeenPlate $plate, private Window $window, private ?SeenPlate $normals = null, private ?SeenPlate $tones = null)
+    public function __construct(private PlateBody $body, private Placement $placement, private SeenPlate $plate, private Window $window, private ?SeenPlate $normals = null, private ?SeenPlate $tones = null, private ?SeenPlate $depths = null)
     {
     }
 
     /** How many pixels around a window decide about the detail inside it; 0 without any. */
     public static function margin(PlateBody $body, Placement $placement, Window $window): int
     {
-        return $body->form->detail === 0.0 ? 0 : Margin::atLeast(Gaussian::REACH * self::detailSize($body, $placement) * $window->scale + 2);
+        $least = $body->depth === null ? 0 : Margin::atLeast(2.0);
+
+        return $body->form->detail === 0.0 ? $least : Margin::atLeast(Gaussian::REACH * self::detailSize($body, $placement) * $window->scale + 2);
     }
 
     /** Scene pixels. */
@@ -65,19 +70,30 @@ final readonly class BodyPlane implements Plane
         $packed = array_fill(0, $this->window->columns * $this->window->rows, Normals::FRONT);
         $turn = $this->turn();
         [$cos, $sin, $side] = [cos($turn), sin($turn), $this->placement->mirrored ? -1.0 : 1.0];
-        $rise = $this->rise($planes);
+        $rises = array_values(array_filter([$this->rise($planes), $this->riseOfDepth($planes)]));
         foreach ($this->read($planes) as $at => [$x, $y, $z]) {
             $x *= $side;
             [$x, $y] = [$x * $cos - $y * $sin, $x * $sin + $y * $cos];
-            if ($rise !== null) {
-                $x -= $rise[0][$at] * $z;
-                $y += $rise[1][$at] * $z;
+            $facing = $z;
+            foreach ($rises as [$across, $down]) {
+                $x -= $across[$at] * $facing;
+                $y += $down[$at] * $facing;
             }
             $packed[$at] = Normals::packed($x, $y, $z);
         }
 
         /** @var list<int> $packed changed only where it had values already */
         return $packed;
+    }
+
+    /** What is wrong with the pictures that tell its form, in a sentence; null when nothing is. */
+    public function lacks(): ?string
+    {
+        return match (true) {
+            $this->body->normals !== null && NormalPass::isVoid($this->body->normals) => 'Its picture of normals holds none: all of them have no length. Its outline stands in for it, where it has one.',
+            $this->body->depth !== null && $this->body->depth->isFlat() => 'Its picture of depth is flat, so that it tells no form.',
+            default => null,
+        };
     }
 
     /** The light that the plate brings along; null when that is not known. */
@@ -135,13 +151,18 @@ final readonly class BodyPlane implements Plane
             for ($column = $first, $at = $row * $this->window->columns + $first; $column < $end; $column++, $at++) {
                 if ($normals !== null) {
                     [$nx, $ny, $nz] = [2 * $reds[$at] - 1, 2 * $greens[$at] - 1, 2 * $blues[$at] - 1];
-                    if ($nx * $nx + $ny * $ny + $nz * $nz > self::LEAST ** 2) {
+                    if ($nx * $nx + $ny * $ny + $nz * $nz > NormalPass::LEAST ** 2) {
                         yield $at => [$nx, $upward ? $ny : -$ny, max(0.0, $nz)];
 
                         continue;
                     }
                 }
-                if ($dome === null) {
+                if ($dome === null || $this->depths !== null) {
+                    // a depth says the rest
+                    if ($this->depths !== null) {
+                        yield $at => [0.0, 0.0, 1.0];
+                    }
+
                     continue;
                 }
                 [$px, $py] = $toPicture->at($left + $column * $step, $y);
@@ -223,6 +244,39 @@ final readonly class BodyPlane implements Plane
             $isInside = $alpha[$at] > 0.5;
             $across[] = $isInside ? 0.5 * (($x + 1 < $columns ? $heights[$at + 1] : $height) - ($x > 0 ? $heights[$at - 1] : $height)) : 0.0;
             $down[] = $isInside ? 0.5 * (($heights[$at + $columns] ?? $height) - ($heights[$at - $columns] ?? $height)) : 0.0;
+        }
+
+        return [Margin::cut($across, $columns, $rows, $margin), Margin::cut($down, $columns, $rows, $margin)];
+    }
+
+    /**
+     * The slopes of its depth, to the right and down. A step from one body to another one behind it is no slope.
+     *
+     * @return array{list<float>, list<float>}|null null where no depth forms it
+     */
+    private function riseOfDepth(Planes $planes): ?array
+    {
+        if ($this->depths === null || $this->body->depth === null) {
+            return null;
+        }
+        $margin = self::margin($this->body, $this->placement, $this->window);
+        [$columns, $rows] = [$this->window->columns + 2 * $margin, $this->window->rows + 2 * $margin];
+        $pixels = new Pixels($planes->pixels($this->depths), $this->depths->bits());
+        $perPixel = $this->placement->map()->scaleAt($this->placement->pivot->x, $this->placement->pivot->y) * $this->window->scale;
+        $heights = array_map(static fn (float $height): float => $height * $perPixel, $this->body->depth->heights($pixels->channels()[0]));
+        $alpha = $pixels->alpha();
+        $slope = static function (int $at, int $before, int $after) use ($heights, $alpha): float {
+            $back = ($alpha[$before] ?? 0.0) > 0.5 ? $heights[$at] - $heights[$before] : null;
+            $on = ($alpha[$after] ?? 0.0) > 0.5 ? $heights[$after] - $heights[$at] : null;
+            [$back, $on] = [$back ?? $on ?? 0.0, $on ?? $back ?? 0.0];
+
+            // the gentler one where they differ much
+            return max(abs($back), abs($on)) > self::STEP ? (abs($back) < abs($on) ? $back : $on) : 0.5 * ($back + $on);
+        };
+        $across = $down = [];
+        foreach ($heights as $at => $height) {
+            $across[] = max(-self::STEEPEST, min(self::STEEPEST, $slope($at, $at - 1, $at + 1)));
+            $down[] = max(-self::STEEPEST, min(self::STEEPEST, $slope($at, $at - $columns, $at + $columns)));
         }
 
         return [Margin::cut($across, $columns, $rows, $margin), Margin::cut($down, $columns, $rows, $margin)];

@@ -14,6 +14,23 @@ final class NormalPass
     /** It is looked at with so many pixels at most. */
     private const ENOUGH = 40_000;
 
+    /** Of a normal shorter than this nothing can be told. */
+    public const LEAST = 0.25;
+
+    /** Whether none of its normals has a length that tells anything, looked at small. */
+    public static function isVoid(PictureSource $picture): bool
+    {
+        $size = Halving::within($picture, self::ENOUGH);
+        [$red, $green, $blue] = (new Pixels($size->pixels($picture), $picture->bits()))->channels();
+        foreach ($red as $at => $x) {
+            if ((2 * $x - 1) ** 2 + (2 * $green[$at] - 1) ** 2 + (2 * $blue[$at] - 1) ** 2 > self::LEAST ** 2) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     /**
      * Whether green grows upward in it: bodies bulge, so what lies above its middle mostly faces up. The slope of green over the
      * height, in every column by itself.
@@ -29,7 +46,7 @@ final class NormalPass
             [$count, $ySum, $gSum, $product] = [0, 0.0, 0.0, 0.0];
             for ($y = 0, $at = $x; $y < $size->rows; $y++, $at += $size->columns) {
                 $length = sqrt((2 * $red[$at] - 1) ** 2 + (2 * $green[$at] - 1) ** 2 + (2 * $blue[$at] - 1) ** 2);
-                if ($alpha[$at] > 0.5 && $length > 0.25) {
+                if ($alpha[$at] > 0.5 && $length > self::LEAST) {
                     $count++;
                     $ySum += $y;
                     $gSum += $green[$at];

@@ -55,7 +55,7 @@ final readonly class OwnLightPlane implements Plane
 
     private function worked(Planes $planes): string
     {
-        $fit = new OwnLightFit(LitSurface::of($this->pixels($planes), $this->size->columns, $this->size->rows), $this->normals($planes), $this->light->vector(), $this->body->normals === null, $this->body->form->ambient, $this->body->form->bends);
+        $fit = new OwnLightFit(LitSurface::of($this->pixels($planes), $this->size->columns, $this->size->rows), $this->normals($planes), $this->light->vector(), ! $this->body->isGiven(), $this->body->form->ambient, $this->body->form->bends);
 
         return pack('g*', ...$fit->light()->toNumbers(), ...$fit->seen());
     }
@@ -85,6 +85,8 @@ final readonly class OwnLightPlane implements Plane
         $normals = $body->normals;
         $seen = $normals === null ? null : new PlatePlane($normals, $placement->ofFiner($normals->width() / $body->picture->width(), $normals->height() / $body->picture->height()), $window);
 
-        return Normals::unpacked((new BodyPlane($body, $placement, new PlatePlane($body->picture, $placement, $window), $window, $seen))->fill($planes));
+        $depths = $body->depth === null ? null : new PlatePlane($body->depth->picture, $placement->ofFiner($body->depth->picture->width() / $body->picture->width(), $body->depth->picture->height() / $body->picture->height()), $window->padded(BodyPlane::margin($body, $placement, $window)));
+
+        return Normals::unpacked((new BodyPlane($body, $placement, new PlatePlane($body->picture, $placement, $window), $window, $seen, depths: $depths))->fill($planes));
     }
 }

@@ -63,7 +63,7 @@ final readonly class Following
         return match (true) {
             ! $this->isOn => null,
             $plate === null => 'It follows the body of the plate that it is confined to: confine it to one, under Mix.',
-            ! $around->hasOutline($plate) && $around->plate($plate)?->form()->normals === null => 'The plate that it is confined to is not cut out and has no normals, so nothing tells its form.',
+            ! $around->hasOutline($plate) && ! ($around->plate($plate)?->form()->isGiven() ?? false) => 'The plate that it is confined to is not cut out and has no normals, so nothing tells its form.',
             default => null,
         };
     }

@@ -25,7 +25,7 @@ trait OnBody
         return match (true) {
             $this->of === null => 'A '.lcfirst(self::label()).' falls on the body of a plate: choose which one.',
             $plate === null => 'Its plate is gone: choose another one.',
-            ! $around->hasOutline($this->of) && $plate->form()->normals === null => 'Its plate is not cut out and has no normals, so nothing tells its form.',
+            ! $around->hasOutline($this->of) && ! $plate->form()->isGiven() => 'Its plate is not cut out and has no normals, so nothing tells its form.',
             default => null,
         };
     }

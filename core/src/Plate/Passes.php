@@ -47,6 +47,7 @@ final readonly class Passes
             ChoiceValue::named('depthEnds', 'In depth', self::SECTION, [self::WHITE, self::BLACK], self::WHITE)->shownWhen('depth', [])->says('Which end of the depth picture is near'),
             NumberValue::named('depthNear', 'Nearest', self::SECTION, Unit::Factor, 0.05, 1000, 1, 0.1)->shownWhen('depth', [])->says('How far away the near end is, in distances of the floor\'s nearest row'),
             NumberValue::named('depthFar', 'Furthest', self::SECTION, Unit::Factor, 0.05, 1000, 20, 0.1)->shownWhen('depth', [])->says('How far away the far end is, in distances of the floor\'s nearest row'),
+            NumberValue::optional('depthForm', 'Its depth', self::SECTION, Unit::Pixels, 1, 20000, 'forms nothing', 1)->shownWhen('depth', [])->says('How many pixels of its picture lie between the near and the far end: lights on its body follow that, where there are no normals'),
             ToggleValue::named('depthInverse', 'Holds 1 / distance', self::SECTION)->shownWhen('depth', [])->says('Some renders write one over the distance'),
         ];
     }
@@ -68,7 +69,7 @@ final readonly class Passes
                 self::DOWN => false,
                 default => null,
             },
-            $values->optionalText('occlusion'), $values->toggle('bends'), $values->optionalNumber('ambient') === null ? null : $values->number('ambient') / 100,
+            $values->optionalText('occlusion'), $depth === null ? null : $values->optionalNumber('depthForm'), $values->toggle('bends'), $values->optionalNumber('ambient') === null ? null : $values->number('ambient') / 100,
         );
 
         return new self($depth === null ? null : new DepthPass($depth, $values->number('depthNear'), $values->number('depthFar'), $values->text('depthEnds') === self::WHITE, $values->toggle('depthInverse')), $form);

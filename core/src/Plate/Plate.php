@@ -262,7 +262,7 @@ final readonly class Plate implements Pictured
         return match (true) {
             $this->evening->isNone() => null,
             $this->bearing === null => 'Its light cannot be taken down as long as it is not known where it comes from: estimate its bearing, or set it by hand.',
-            ! $around->hasOutline($around->id()) && $this->passes->form->normals === null => 'Its light cannot be taken down: it is not cut out and has no normals, so nothing tells its form.',
+            ! $around->hasOutline($around->id()) && ! $this->passes->form->isGiven() => 'Its light cannot be taken down: it is not cut out and has no normals, so nothing tells its form.',
             default => null,
         };
     }

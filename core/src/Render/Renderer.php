@@ -188,9 +188,11 @@ final class Renderer
     {
         $lit = $this->lit($scene);
         $plate = $lit->under($id)[1]->kind;
-        $light = $plate instanceof Pictured ? $this->sites($lit, Window::whole(1, 1))->body($id)?->ownLight() : null;
+        $body = $plate instanceof Pictured ? $this->sites($lit, Window::whole(1, 1))->body($id) : null;
+        $light = $body?->ownLight();
 
         return match (true) {
+            $body?->lacks() !== null => $body->lacks(),
             $light !== null => OwnLight::ofNumbers($this->planes->numbers($light)),
             ! $plate instanceof Pictured => 'Only a plate brings a light along.',
             $plate->found() === null => 'It is not known where its light comes from: estimate its bearing, or set it by hand.',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Body\BodyPlane;
+use Aumbrel\Core\Body\DepthForm;
 use Aumbrel\Core\Body\PlateBody;
 use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Fault\SceneError;
@@ -150,10 +151,19 @@ final class Sites
         }
         $form = $plate->form();
         $normals = $form->normals === null ? null : $this->picture($form->normals);
-        $body = new PlateBody($lying->picture, $this->outline($id), $form, $normals, $plate->found()?->bearing);
+        $depth = $normals === null ? $this->depthForm($plate) : null;
+        $body = new PlateBody($lying->picture, $this->outline($id), $form, $normals, $plate->found()?->bearing, $depth);
         $margin = BodyPlane::margin($body, $lying->placement, $this->window);
 
-        return new BodyPlane($body, $lying->placement, $seen, $this->window, $normals === null ? null : $this->pass($id, (string) $form->normals), $margin === 0 ? null : $this->seen($id, $this->window->padded($margin)));
+        return new BodyPlane($body, $lying->placement, $seen, $this->window, $normals === null ? null : $this->pass($id, (string) $form->normals), $form->detail === 0.0 ? null : $this->seen($id, $this->window->padded($margin)), $depth === null ? null : $this->pass($id, $depth->name(), $this->window->padded($margin)));
+    }
+
+    private function depthForm(Pictured $plate): ?DepthForm
+    {
+        [$pass, $deep] = [$plate->depthPass(), $plate->form()->deep];
+        $picture = $pass === null || $deep === null ? null : $this->picture($pass->picture);
+
+        return $pass === null || $deep === null || $picture === null ? null : new DepthForm($picture, $pass, $deep);
     }
 
     /** A picture that belongs to a plate, as the window sees it: it lies as that does; null when one of them is not there. */

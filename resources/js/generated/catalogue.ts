@@ -447,6 +447,24 @@ export const stripKinds: StripKind[] = [
                 "says": "How far away the far end is, in distances of the floor's nearest row"
             },
             {
+                "name": "depthForm",
+                "label": "Its depth",
+                "type": "number",
+                "section": "body",
+                "unit": "px",
+                "least": 1,
+                "most": 20000,
+                "step": 1,
+                "choices": [],
+                "default": null,
+                "optional": true,
+                "shownWhen": {
+                    "depth": []
+                },
+                "whenEmpty": "forms nothing",
+                "says": "How many pixels of its picture lie between the near and the far end: lights on its body follow that, where there are no normals"
+            },
+            {
                 "name": "depthInverse",
                 "label": "Holds 1 / distance",
                 "type": "switch",

@@ -22,7 +22,8 @@ final class OwnLightController
         }
         $document = $store->document($scene);
         $kind = $document->find($strip)?->kind;
-        $found = ['ambient' => round($light->ambient, 3), 'sky' => [round($light->red, 3), 1.0, round($light->blue, 3)], 'explained' => round($light->explained, 3), 'isRead' => $light->isRead(), 'clipped' => round($light->clipped, 4), 'bent' => round($light->bent, 2)];
+        $bearing = $kind instanceof Pictured ? $kind->bearing() : null;
+        $found = ['ambient' => round($light->ambient, 3), 'sky' => [round($light->red, 3), 1.0, round($light->blue, 3)], 'explained' => round($light->explained, 3), 'isRead' => $light->isRead(), 'clipped' => round($light->clipped, 4), 'bent' => round($light->bent, 2), 'azimuth' => round($bearing->azimuth ?? 0.0, 1), 'elevation' => round($bearing->elevation ?? 0.0, 1)];
 
         return new JsonResponse(['found' => [...$found, 'mirrored' => $kind instanceof Pictured ? (new Compass($document, $store->known($scene)))->mirroredIsOff($strip) : null], 'why' => null, 'upward' => $upward]);
     }

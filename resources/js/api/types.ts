@@ -21,7 +21,7 @@ export type KeptRamp = { id: string | null; name: string; stops: ColourStop[]; m
 
 /** One layer of a glow: px, stops, percent; its own colour, ramp or mode where it has one. */
 /** The light that a plate brings along: shares are 0 to 1, `sky` the ambient light's colour against the key's (linear). */
-export type OwnLight = { ambient: number; sky: [number, number, number]; explained: number; isRead: boolean; clipped: number; bent: number; /** degrees off the scene's light if it were mirrored; null where that would not do */ mirrored: number | null };
+export type OwnLight = { ambient: number; sky: [number, number, number]; explained: number; isRead: boolean; clipped: number; bent: number; /** where it comes from as the scene sees it */ azimuth: number; elevation: number; /** degrees off the scene's light if it were mirrored; null where that would not do */ mirrored: number | null };
 
 export type Shell = { part: 'core' | 'body' | 'fog' | 'halo'; radius: number; level: number; pale: number; colour?: Colour; ramp?: ColourStop[]; mode?: string };
 

@@ -10,31 +10,32 @@ import { useWork, work } from '../session/store';
 
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 
-function useOwnLight(scene: Scene, strip: Strip) {
-    const rests = useRests(scene);
+/** Read only while it is looked at: it costs a render process half a second. */
+function useOwnLight(scene: Scene, strip: Strip, section: string) {
+    const isOpen = useWork((state) => state.sections[`plate ${section}`] ?? false);
+    const rests = useRests(scene) && isOpen;
     return useQuery({ queryKey: ['own light', scene.id, strip.id, scene.revision], queryFn: () => api.ownLight(scene.id, strip.id), enabled: rests, staleTime: Infinity, placeholderData: (last) => last });
 }
 
 /** Which way green grows in a picture of normals, where that is guessed from it. */
 export function NormalsGuessed({ scene, strip }: { scene: Scene; strip: Strip }) {
-    const query = useOwnLight(scene, strip);
+    const query = useOwnLight(scene, strip, 'Body');
     const upward = query.data?.upward;
     return upward == null ? null : <p className="text-[12.5px] text-quiet">In its normals green seems to be {upward ? 'up' : 'down'}: bodies bulge that way.</p>;
 }
 
 /** The light that a plate brings along, as it is read off it, and the one action that exchanges it. */
 export function OwnLight({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
-    const query = useOwnLight(scene, strip);
+    const query = useOwnLight(scene, strip, 'Own light');
     const isForm = useWork((state) => state.seeing === 'form');
     const found = query.data?.found;
-    const sight = scene.compass.sights.find((other) => other.strip === strip.id);
     return (
         <>
             {query.data?.why && <p className="text-[12.5px] text-quiet">{query.data.why}</p>}
             {found && (
                 <Told says="What is read off it: how much of its shading this light explains, and how much of the light has no direction. The sphere is lit alike">
                     <Row label="As it is lit">
-                        {sight && <Sphere found={found} azimuth={sight.azimuth} elevation={sight.elevation} />}
+                        <Sphere found={found} />
                         <span data-testid="own-light" className="text-[12.5px]">
                             {percent(found.explained)} <span className="text-quiet">explained, ambient</span> {percent(found.ambient)}
                         </span>
@@ -58,8 +59,8 @@ export function OwnLight({ scene, strip, gestures }: { scene: Scene; strip: Stri
 }
 
 /** A small sphere under the light that was read: its ambient share in the dark, its key toward the light. */
-function Sphere({ found, azimuth, elevation }: { found: Found; azimuth: number; elevation: number }) {
-    const [a, e] = [(azimuth * Math.PI) / 180, (elevation * Math.PI) / 180];
+function Sphere({ found }: { found: Found }) {
+    const [a, e] = [(found.azimuth * Math.PI) / 180, (found.elevation * Math.PI) / 180];
     const shade = (facing: number) => {
         const channels = found.sky.map((sky) => Math.round(255 * Math.min(1, 0.8 * (found.ambient * sky + (1 - found.ambient) * facing)) ** (1 / 2.2)));
         return `rgb(${channels.join(' ')})`;

@@ -80,7 +80,6 @@ final readonly class Look
         }
         $values = is_array($plate['values'] ?? null) ? $plate['values'] : [];
         $whole = [...$plate, 'id' => 'whole', 'masks' => [], 'amount' => 100, 'muted' => false, 'values' => [...$values, 'grow' => 0, 'soften' => 0, 'hairBand' => 0, 'unstain' => 0, 'fillInside' => false]];
-        $cut = array_filter(is_array($plate['masks'] ?? null) ? $plate['masks'] : [], static fn (mixed $mask): bool => is_array($mask) && ($mask['on'] ?? '') === 'plate');
         unset($whole['confinedTo']);
 
         [$width, $height] = $scene->size();
@@ -93,7 +92,7 @@ final readonly class Look
             'hatching' => ['id' => 'hatching', 'kind' => 'pattern', 'mode' => 'normal', 'level' => 0, 'confinedTo' => 'whole', 'values' => [
                 'through' => 'blinds', 'slats' => (int) max(1, min(self::HATCHES, $half * M_SQRT2 / self::CLOSEST)), 'tilt' => 40, 'corners' => [[$x, $y - $half], [$x + $half, $y], [$x, $y + $half], [$x - $half, $y]], 'tight' => 0, 'wide' => 0, 'colour' => ['swatch' => self::HATCHING],
             ]],
-            'cut' => [...$whole, 'id' => 'cut', 'values' => $values, 'masks' => array_values($cut)],
+            'cut' => [...$whole, 'id' => 'cut', 'values' => $values, 'masks' => self::cutOut($plate)],
         ]);
     }
 
@@ -109,14 +108,24 @@ final readonly class Look
         $strip = Registry::kinds()->strip('plate', 'kind');
         $bearing = $own === [] ? null : $strip::from(Values::read($strip::parameters(), $values, 'values'));
         $light = $bearing instanceof Pictured ? $bearing->bearing() : null;
-        $masks = array_filter(FlatScene::fields($plate['masks'] ?? []), static fn (mixed $mask): bool => is_array($mask) && ($mask['on'] ?? '') === 'plate');
 
         return new FlatScene($scene->scene, [['behind', null], [$id, null], ['grey', null], ['key', null]], [
             'behind' => ['id' => 'behind', 'kind' => 'fill', 'mode' => 'normal', 'amount' => 100, 'values' => ['colour' => self::VEIL]],
-            $id => ['amount' => 100, 'muted' => false, 'masks' => array_values($masks)] + array_diff_key($plate, ['confinedTo' => true]),
+            $id => ['amount' => 100, 'muted' => false, 'masks' => self::cutOut($plate)] + array_diff_key($plate, ['confinedTo' => true]),
             'grey' => ['id' => 'grey', 'kind' => 'fill', 'mode' => 'normal', 'amount' => 100, 'confinedTo' => $id, 'values' => ['colour' => self::IN_SHADE]],
             'key' => ['id' => 'key', 'kind' => 'key light', 'mode' => 'illuminate', 'level' => self::LIT, 'values' => ['of' => $id, 'wrap' => 0, 'gloss' => 0, 'colour' => ['swatch' => '#ffffff'], 'azimuth' => $light->azimuth ?? 135.0, 'elevation' => $light->elevation ?? 35.0]],
         ]);
+    }
+
+    /**
+     * The masks that lie on a plate itself.
+     *
+     * @param  array<string, mixed>  $plate
+     * @return list<mixed>
+     */
+    private static function cutOut(array $plate): array
+    {
+        return array_values(array_filter(is_array($plate['masks'] ?? null) ? $plate['masks'] : [], static fn (mixed $mask): bool => is_array($mask) && ($mask['on'] ?? '') === 'plate'));
     }
 
     /** @return list<string> the chosen strips, the groups that hold them and what chosen groups hold */

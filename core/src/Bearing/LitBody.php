@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Bearing;
 
+use Aumbrel\Core\Color\Clusters;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Picture\Halving;
 use Aumbrel\Core\Picture\PictureSource;
@@ -19,6 +20,8 @@ final readonly class LitBody
     private const ALIKE = 0.05;
 
     private const MOST_MATERIALS = 4;
+
+    private const ROUNDS = 5;
 
     /** @var list<int> which material each pixel is of */
     public array $materials;
@@ -88,50 +91,13 @@ final readonly class LitBody
                 break;
             }
             $means[] = $samples[(int) array_search($reach, $far, true)];
-            $means = self::settled($samples, $means);
+            $means = Clusters::settled($samples, $means, self::ROUNDS);
         }
         $materials = [];
         foreach ($chroma as [$x, $y]) {
-            $materials[] = self::nearest($x, $y, $means);
+            $materials[] = Clusters::nearest($x, $y, $means);
         }
 
         return $materials;
-    }
-
-    /**
-     * @param  list<array{float, float}>  $samples
-     * @param  non-empty-list<array{float, float}>  $means
-     * @return non-empty-list<array{float, float}>
-     */
-    private static function settled(array $samples, array $means): array
-    {
-        for ($round = 0; $round < 5; $round++) {
-            $sums = array_fill(0, count($means), [0.0, 0.0, 0]);
-            foreach ($samples as [$x, $y]) {
-                $k = self::nearest($x, $y, $means);
-                $sums[$k] = [$sums[$k][0] + $x, $sums[$k][1] + $y, $sums[$k][2] + 1];
-            }
-            foreach ($sums as $k => [$x, $y, $count]) {
-                $means[$k] = $count > 0 ? [$x / $count, $y / $count] : $means[$k];
-            }
-        }
-
-        return $means;
-    }
-
-    /** @param  non-empty-list<array{float, float}>  $means */
-    private static function nearest(float $x, float $y, array $means): int
-    {
-        $best = 0;
-        $least = INF;
-        foreach ($means as $k => [$mx, $my]) {
-            $square = ($x - $mx) ** 2 + ($y - $my) ** 2;
-            if ($square < $least) {
-                $least = $square;
-                $best = $k;
-            }
-        }
-
-        return $best;
     }
 }

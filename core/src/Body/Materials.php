@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Body;
 
+use Aumbrel\Core\Color\Clusters;
+
 /** What a surface is made of, told apart by its colour, which shading leaves as it is: k-means on the logarithms of red and blue over green. */
 final readonly class Materials
 {
@@ -27,7 +29,7 @@ final readonly class Materials
         $means = [[array_sum($surface->reds) / $count, array_sum($surface->blues) / $count]];
         $spread = self::spread($points, $means);
         while (count($means) < self::MOST && $spread > 1e-6 * $count) {
-            $more = self::settled($points, [...$means, self::furthest($points, $means)]);
+            $more = Clusters::settled($points, [...$means, self::furthest($points, $means)], self::ROUNDS);
             $left = self::spread($points, $more);
             if ($left > (1 - self::WORTH) * $spread) {
                 break;
@@ -42,7 +44,7 @@ final readonly class Materials
     public function in(LitSurface $surface): array
     {
         return count($this->means) === 1 ? array_fill(0, count($surface->places), 0)
-            : array_map(fn (float $red, float $blue): int => self::nearest($red, $blue, $this->means)[0], $surface->reds, $surface->blues);
+            : array_map(fn (float $red, float $blue): int => Clusters::nearest($red, $blue, $this->means), $surface->reds, $surface->blues);
     }
 
     /**
@@ -54,7 +56,7 @@ final readonly class Materials
      */
     private static function furthest(array $points, array $means): array
     {
-        $far = array_map(static fn (array $point): float => self::nearest($point[0], $point[1], $means)[1], $points);
+        $far = array_map(static fn (array $point): float => self::apart($point, $means), $points);
         asort($far);
 
         return $points[array_keys($far)[(int) (0.95 * (count($far) - 1))]];
@@ -63,47 +65,22 @@ final readonly class Materials
     /**
      * @param  list<array{float, float}>  $points
      * @param  non-empty-list<array{float, float}>  $means
-     * @return non-empty-list<array{float, float}>
-     */
-    private static function settled(array $points, array $means): array
-    {
-        for ($round = 0; $round < self::ROUNDS; $round++) {
-            $sums = array_fill(0, count($means), [0.0, 0.0, 0]);
-            foreach ($points as [$red, $blue]) {
-                [$k] = self::nearest($red, $blue, $means);
-                $sums[$k] = [$sums[$k][0] + $red, $sums[$k][1] + $blue, $sums[$k][2] + 1];
-            }
-            foreach ($sums as $k => [$red, $blue, $count]) {
-                $means[$k] = $count > 0 ? [$red / $count, $blue / $count] : $means[$k];
-            }
-        }
-
-        return $means;
-    }
-
-    /**
-     * @param  list<array{float, float}>  $points
-     * @param  non-empty-list<array{float, float}>  $means
      */
     private static function spread(array $points, array $means): float
     {
-        return array_sum(array_map(static fn (array $point): float => self::nearest($point[0], $point[1], $means)[1], $points));
+        return array_sum(array_map(static fn (array $point): float => self::apart($point, $means), $points));
     }
 
     /**
+     * The square of how far a point is from the nearest of them.
+     *
+     * @param  array{float, float}  $point
      * @param  non-empty-list<array{float, float}>  $means
-     * @return array{int, float} which one, and the square of how far it is
      */
-    private static function nearest(float $red, float $blue, array $means): array
+    private static function apart(array $point, array $means): float
     {
-        [$best, $least] = [0, INF];
-        foreach ($means as $k => [$r, $b]) {
-            $square = ($red - $r) ** 2 + ($blue - $b) ** 2;
-            if ($square < $least) {
-                [$best, $least] = [$k, $square];
-            }
-        }
+        [$red, $blue] = $means[Clusters::nearest($point[0], $point[1], $means)];
 
-        return [$best, $least];
+        return ($point[0] - $red) ** 2 + ($point[1] - $blue) ** 2;
     }
 }

@@ -56,10 +56,10 @@ final class OwnLightFit
      * @param  bool  $isDome  whether the normals are a guess from the outline
      * @param  float|null  $ambient  the ambient share where that is said
      */
-    public function __construct(private readonly LitSurface $surface, array $normals, array $toward, private readonly bool $isDome, private readonly ?float $ambient, private readonly bool $bends)
+    public function __construct(private readonly LitSurface $surface, array $normals, private readonly array $toward, private readonly bool $isDome, private readonly ?float $ambient, private readonly bool $bends)
     {
         $this->facing = self::facing($surface->places, $normals, $toward);
-        $this->light = $this->fitted();
+        $this->light = $this->fitted($normals);
     }
 
     public function light(): OwnLight
@@ -73,19 +73,14 @@ final class OwnLightFit
         return $this->seen;
     }
 
-    private function fitted(): OwnLight
+    /** @param  array{list<float>, list<float>, list<float>}  $normals */
+    private function fitted(array $normals): OwnLight
     {
         $thin = $this->surface->thinned(self::ENOUGH);
-        $step = $thin === $this->surface ? 1 : (int) ceil(count($this->surface->places) / self::ENOUGH);
-        $facing = [];
-        foreach ($this->facing as $k => $value) {
-            if ($k % $step === 0) {
-                $facing[] = max(0.0, $value);
-            }
-        }
         if ($thin->places === []) {
             return new OwnLight($this->ambient ?? self::UNREAD, 1.0, 1.0, 1.0, 0.0, 0.0, 0.0);
         }
+        $facing = array_map(static fn (float $one): float => max(0.0, $one), self::facing($thin->places, $normals, $this->toward));
         $kinds = Materials::of($thin);
         $of = $kinds->in($thin);
         $this->materials = $kinds->in($this->surface);
@@ -129,7 +124,7 @@ final class OwnLightFit
      */
     private static function byQuantiles(array $bright, array $facing, array $of): float
     {
-        $pairs = [];
+        $materials = [];
         foreach (self::byMaterial($of) as $places) {
             [$own, $faced] = [[], []];
             foreach ($places as $k) {
@@ -138,18 +133,19 @@ final class OwnLightFit
             }
             sort($own);
             sort($faced);
-            for ($share = 3; $share <= 97; $share++) {
+            $materials[] = array_map(static function (int $share) use ($own, $faced): array {
                 $at = (int) round($share / 100 * (count($own) - 1));
-                $pairs[] = [$own[$at], $faced[$at], count($own)];
-            }
+
+                return [$own[$at], $faced[$at], count($own)];
+            }, range(3, 97));
         }
 
-        return self::least(static function (float $a) use ($pairs): float {
+        return self::least(static function (float $a) use ($materials): float {
             $sum = 0.0;
-            foreach (array_chunk($pairs, 95) as $material) {
-                $apart = array_map(static fn (array $pair): float => $pair[0] - log($a + (1 - $a) * $pair[1]), $material);
+            foreach ($materials as $quantiles) {
+                $apart = array_map(static fn (array $pair): float => $pair[0] - log($a + (1 - $a) * $pair[1]), $quantiles);
                 $middle = self::median($apart);
-                $sum += $material[0][2] * array_sum(array_map(static fn (float $one): float => abs($one - $middle), $apart));
+                $sum += $quantiles[0][2] * array_sum(array_map(static fn (float $one): float => abs($one - $middle), $apart));
             }
 
             return $sum;

@@ -83,9 +83,9 @@ final readonly class OwnLightPlane implements Plane
     {
         [$body, $window, $placement] = [$this->body->plain(), $this->size->window(), Placement::asItIs()];
         $normals = $body->normals;
-        $seen = $normals === null ? null : new PlatePlane($normals, $placement->ofFiner($normals->width() / $body->picture->width(), $normals->height() / $body->picture->height()), $window);
+        $seen = $normals === null ? null : PlatePlane::beside($normals, $body->picture, $placement, $window);
 
-        $depths = $body->depth === null ? null : new PlatePlane($body->depth->picture, $placement->ofFiner($body->depth->picture->width() / $body->picture->width(), $body->depth->picture->height() / $body->picture->height()), $window->padded(BodyPlane::margin($body, $placement, $window)));
+        $depths = $body->depth === null ? null : PlatePlane::beside($body->depth->picture, $body->picture, $placement, $window->padded(BodyPlane::margin($body, $placement, $window)));
 
         return Normals::unpacked((new BodyPlane($body, $placement, new PlatePlane($body->picture, $placement, $window), $window, $seen, depths: $depths))->fill($planes));
     }

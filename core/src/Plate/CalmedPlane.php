@@ -68,9 +68,9 @@ final readonly class CalmedPlane implements Plane
     }
 
     /** @return array{string, string, string} expressions of the colour at the current pixel, linear */
-    public static function colour(KernelWriter $kernel, self $plane): array
+    public function colour(KernelWriter $kernel): array
     {
-        $packed = $kernel->plane($plane);
+        $packed = $kernel->plane($this);
         $unit = sprintf('%.17e', 1 / self::MOST);
         $mask = self::MOST;
 

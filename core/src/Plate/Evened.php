@@ -40,7 +40,7 @@ final readonly class Evened
         Normals::write($kernel, $this->body, $nx, $ny, $nz);
         [$lx, $ly, $lz] = array_map($kernel->number(...), $this->toward->vector());
         $kernel->line("{$facing} = {$nx} * {$lx} + {$ny} * {$ly} + {$nz} * {$lz}; {$facing} = {$facing} > 0.0 ? {$facing} * {$key} : 0.0;");
-        $calmed = $this->mayHold() ? CalmedPlane::colour($kernel, $this->calmed) : null;
+        $calmed = $this->mayHold() ? $this->calmed->colour($kernel) : null;
         foreach ($colour as $at => $channel) {
             $kernel->line("{$gain} = {$skies[$at]} / ({$skies[$at]} + {$facing});");
             if ($this->evening->amount < 1.0) {

@@ -172,7 +172,7 @@ final class Sites
         [$lying, $picture] = [$this->lying($plate), $this->picture($name)];
 
         return $lying === null || $picture === null ? null
-            : new PlatePlane($picture, $lying->placement->ofFiner($picture->width() / $lying->picture->width(), $picture->height() / $lying->picture->height()), $window ?? $this->window);
+            : PlatePlane::beside($picture, $lying->picture, $lying->placement, $window ?? $this->window);
     }
 
     /** A plate's picture and how it lies in the scene; null when there is no plate of that id. */

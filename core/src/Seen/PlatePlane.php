@@ -42,6 +42,12 @@ final readonly class PlatePlane implements SeenPlate
         $this->outline = new Outline($placement->corners($picture->width(), $picture->height()), $window->step());
     }
 
+    /** A picture that belongs to a plate and shows the same, whatever its pixels: it lies as that does. */
+    public static function beside(PictureSource $picture, PictureSource $plate, Placement $placement, Window $window): self
+    {
+        return new self($picture, $placement->ofFiner($picture->width() / $plate->width(), $picture->height() / $plate->height()), $window);
+    }
+
     public function key(): string
     {
         return "plate {$this->picture->key()} {$this->placement->key()} {$this->window->key()}";

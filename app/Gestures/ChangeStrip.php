@@ -103,8 +103,11 @@ final class ChangeStrip extends Gesture
         if (isset($change['pull'])) {
             return self::changed(Pulling::onto($scene, $id, $change['pull'], $pictures()), $id, array_diff_key($change, ['pull' => null]), $pictures);
         }
+        if (isset($change['turn'])) {
+            return self::changed(self::turned($scene, $id, $change['turn'], $pictures()), $id, array_diff_key($change, ['turn' => null]), $pictures);
+        }
         $strip = $scene->strip($id);
-        $moved = isset($change['turn']) ? self::turned($scene, $id, $change['turn'], $pictures()) : (isset($change['walk']) ? self::walked($scene, $id, $change['walk'], $pictures()) : []);
+        $moved = isset($change['walk']) ? self::walked($scene, $id, $change['walk'], $pictures()) : [];
         $strip = array_replace($strip, array_intersect_key($change, array_flip(self::REPLACED)));
         if (array_key_exists('complements', $change) && $change['complements'] === null) {
             $strip = OwnFalloff::of($scene, $strip);
@@ -141,14 +144,13 @@ final class ChangeStrip extends Gesture
         return $change($change($scene, $id, $mask, array_intersect_key($part, $own)), $holder, $held, array_diff_key($part, $own, ['uses' => 0]));
     }
 
-    /**
-     * What makes a light come from elsewhere, or says so of a plate.
-     *
-     * @return array<string, mixed>
-     */
-    private static function turned(FlatScene $scene, string $id, mixed $turn, Pictures $pictures): array
+    /** A light that comes from elsewhere, or a plate that is said to be lit from there; of a relit plate the light that it is relit by. */
+    private static function turned(FlatScene $scene, string $id, mixed $turn, Pictures $pictures): FlatScene
     {
-        return (new Compass(Document::read($scene->toDocument(), Registry::kinds()), $pictures))->turning($id, ScenePart::bearing($turn));
+        $compass = new Compass(Document::read($scene->toDocument(), Registry::kinds()), $pictures);
+        $turned = $compass->turns($id);
+
+        return $scene->withValues($turned, $compass->turning($turned, ScenePart::bearing($turn)));
     }
 
     /**

@@ -40,8 +40,17 @@ final class Relight extends OfStrip
         if (! $own instanceof OwnLight || $from === null) {
             throw new NotPossible('strip', 'Nothing in the scene says where its new light is to come from: place a source, or find the bearing of another plate.');
         }
+        $scene = $scene->withValues($id, Relit::plate());
+        $before = $compass->sight($id)?->relitBy;
+        $light = Relit::light($id, $own, $from);
+        // one that was relit before has its light turned, not a second one
+        if ($before !== null && $before->source === null) {
+            $strip = $scene->strip($before->strip);
+
+            return $scene->with(['strips' => [$before->strip => ['level' => $light['level'], 'values' => [...FlatScene::fields($strip['values'] ?? []), ...Relit::from($from)]] + $strip]]);
+        }
         $name = is_string($scene->plate($id)['name'] ?? null) ? mb_substr($scene->plate($id)['name'], 0, 60) : 'plate';
 
-        return $scene->withValues($id, Relit::plate())->inserted(['id' => FlatScene::newId(), 'name' => $scene->freeName("Key light on {$name}"), 'amount' => 100, 'muted' => false, 'masks' => [], ...Relit::light($id, $own, $from)], $id);
+        return $scene->inserted(['id' => FlatScene::newId(), 'name' => $scene->freeName("Key light on {$name}"), 'amount' => 100, 'muted' => false, 'masks' => [], ...$light], $id);
     }
 }

@@ -5,22 +5,25 @@ declare(strict_types=1);
 namespace App\Scenes;
 
 use App\Models\Picture;
-use App\Models\Scene;
+use Closure;
 
 /** What a file brings along besides its colours becomes pictures of the scene, named by the values of its plate. */
 final readonly class BringPasses
 {
-    public function __construct(private BringPicture $bring, private PictureLibrary $library)
+    public function __construct(private PictureLibrary $library)
     {
     }
 
-    /** @return array<string, mixed> values of the plate */
-    public function of(Scene $scene, Picture $picture, IncomingPicture $file): array
+    /**
+     * @param  Closure(IncomingPicture): string  $bring  takes one of them in and gives its name in the scene
+     * @return array<string, mixed> values of the plate
+     */
+    public function of(Picture $picture, IncomingPicture $file, Closure $bring): array
     {
         $values = $this->light($picture);
         ['files' => $files, 'range' => $range] = $this->library->passes($picture);
         foreach ($files as $pass => $path) {
-            [$values[$pass]] = $this->bring->to($scene, new IncomingPicture($path, pathinfo($file->name, PATHINFO_FILENAME)."-{$pass}.png"));
+            $values[$pass] = $bring(new IncomingPicture($path, pathinfo($file->name, PATHINFO_FILENAME)."-{$pass}.png"));
         }
         if (isset($values['depth'])) {
             $values = [...$values, 'depthEnds' => 'black is near', 'depthNear' => 1.0, 'depthFar' => max(1.05, round($range, 3))];
@@ -30,7 +33,7 @@ final readonly class BringPasses
     }
 
     /** @return array{exposure?: float} what goes beyond white is stored darker, and shown as bright as it is */
-    public function light(Picture $picture): array
+    private function light(Picture $picture): array
     {
         $stops = $this->library->darkerBy($picture);
 

@@ -35,7 +35,7 @@ final readonly class NewPlate
         if ($pass !== null && $under !== null) {
             return [$this->store->edit($scene->id, ucfirst($pass)." of {$under->name}", static fn (FlatScene $flat): FlatScene => $flat->withValues($under->id, [$pass => $name])), "{$file->name} became the {$pass} of {$under->name}."];
         }
-        $brought = $this->passes->of($scene, $picture, $file);
+        $brought = $this->passes->of($picture, $file, fn (IncomingPicture $pass): string => $this->bring->to($scene, $pass)[0]);
         $fits = min(1, self::LARGEST_SHARE * $scene->width / $picture->width, self::LARGEST_SHARE * $scene->height / $picture->height);
         $pivot = [$picture->width / 2, $picture->height / 2];
 

@@ -416,3 +416,50 @@ it('says what is wrong with pictures that should tell a form', function (): void
     expect($said(['normals' => 'pass'], new Flat(40, 40, fn (): array => [128, 128, 128])))->toContain('holds none')
         ->and($said(['depth' => 'pass', 'depthForm' => 50], new Flat(40, 40, fn (): array => [90, 90, 90])))->toContain('is flat');
 });
+
+it('lets an outline rise to a height, rounded by distance, and its surface mirror', function (): void {
+    // a plate of 120 x 100 at (20, 10), all of it there inside a clear border of 4
+    $plate = new Flat(128, 108, fn (int $x, int $y): array => $x >= 4 && $y >= 4 && $x < 124 && $y < 104 ? [128, 128, 128, 255] : [0, 0, 0, 0]);
+    $relief = static fn (array $values): array => ['id' => 'r', 'kind' => 'relief', 'values' => ['heights' => 'an outline', 'of' => 'frame', 'rounding' => 20, 'strength' => 20, 'smooth' => 0, 'shade' => 100, 'azimuth' => 180, 'elevation' => 30, ...$values]];
+    $shown = static function (array $values, ?Window $window = null) use ($plate, $relief): array {
+        $strips = [Rendering::plate('black', ['id' => 'g']), Rendering::plate('frame', ['id' => 'frame', 'values' => ['place' => [16, 6]]]), ...($values === ['none' => true] ? [] : [$relief($values)])];
+
+        return array_values(unpack('n*', Rendering::picture(['black' => new Flat(160, 120, fn (): array => [0, 0, 0]), 'frame' => $plate], 160, 120, $strips, 16, $window)->bytes));
+    };
+    $at = static fn (array $values, int $x, int $y = 60, int $columns = 160): float => Srgb::decode($values[4 * ($y * $columns + $x)] / 65535);
+    [$plain, $round] = [$shown(['none' => true]), $shown([])];
+    $light = towardLight(180, 30);
+    // d is measured at the middle of a pixel: its edge lies at 20
+    $slope = static fn (float $d): float => (ChamferPlane::height($d + 1, 20, 1) - ChamferPlane::height($d - 1, 20, 1)) / 2;
+    foreach ([27, 30, 36] as $x) {
+        $rise = $slope($x + 0.5 - 20);
+        $normal = [-$rise / sqrt(1 + $rise ** 2), 0, 1 / sqrt(1 + $rise ** 2)];
+        expect($at($round, $x) / $at($plain, $x))->toEqualWithDelta(1 + max(0, dotOf($normal, $light)) - $light[2], 0.03);
+    }
+    expect($at($round, 80) / $at($plain, 80))->toEqualWithDelta(1.0, 1e-3)->and($at($round, 132) / $at($plain, 132))->toBeLessThan(0.9)
+        // less high is flatter, and a window of it is the same
+        ->and($at($shown(['strength' => 5]), 30))->toBeLessThan($at($round, 30))
+        ->and($at($shown([], new Window(25, 40, 60, 50)), 5, 20, 60))->toEqualWithDelta($at($round, 30), 1e-6);
+    // its gloss comes by the half vector, and what is flat stays as it is
+    $glossy = $shown(['gloss' => 50, 'glossSize' => 12]);
+    $mirror = static function (array $normal) use ($light): float {
+        $half = [$light[0], $light[1], $light[2] + 1];
+        $length = sqrt(dotOf($half, $half));
+
+        return 0.5 * 20 / 8 * max(0, dotOf($normal, $half) / $length) ** 12 * max(0, dotOf($normal, $light));
+    };
+    $rise = $slope(10.5);
+    $normal = [-$rise / sqrt(1 + $rise ** 2), 0, 1 / sqrt(1 + $rise ** 2)];
+    expect($at($glossy, 30) / $at($plain, 30))->toEqualWithDelta(1 + max(0, dotOf($normal, $light)) + $mirror($normal) - $light[2] - $mirror([0, 0, 1]), 0.04)
+        ->and($at($glossy, 80) / $at($plain, 80))->toEqualWithDelta(1.0, 2e-3);
+});
+
+it('says what a relief of an outline misses', function (array $values, string $says): void {
+    $scene = Scene::read(['aumbrel' => 2, 'title' => 'T', 'size' => [240, 200], 'strips' => [Rendering::plate('whole', ['id' => 'whole']), ['id' => 'r', 'kind' => 'relief', 'name' => 'Relief', 'values' => ['heights' => 'an outline', ...$values]]]], Registry::kinds());
+    $measures = Rendering::renderer(['whole' => new Flat(240, 200, fn (): array => [0, 0, 0])])->measures();
+    expect(array_map(fn (Reading $reading): string => $reading->seen, (new Readings($scene, $measures))->all()))->toContain("Relief: {$says}");
+})->with([
+    [[], 'Choose the plate whose outline rises.'],
+    [['of' => 'gone'], 'Its plate is gone: choose another one.'],
+    [['of' => 'whole'], 'Its plate is not cut out, so it has no outline that could rise.'],
+]);

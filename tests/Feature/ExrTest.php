@@ -92,3 +92,35 @@ it('brings colour, normals, depth and occlusion in one file', function (): void 
     $name = $this->postJson("/api/scenes/{$scene['id']}/pictures", ['file' => $alone])->assertCreated()->json('name');
     expect(PackedPicture::open(app(PictureLibrary::class)->path(hash('sha256', $alone->getContent())))->pixels(0, 3, 3, 1, 1)[0] & 0xFFFFFFFFFFFF)->toBe(0 << 32 | 32768 << 16 | 32768)->and($name)->toBe('n.exr');
 });
+
+it('begins a scene with what a render brings along', function (): void {
+    $file = Exr::file('kiln.exr', 24, 20, [
+        'R' => fn (): float => 3.0, 'G' => fn (): float => 0.3, 'B' => fn (): float => 0.4,
+        'normal.X' => fn (int $x): float => ($x - 12) / 12, 'normal.Y' => fn (int $x, int $y): float => (10 - $y) / 12, 'normal.Z' => fn (): float => 0.6,
+        'depth.Z' => fn (int $x, int $y): float => 2.0 + $y,
+    ]);
+    $scene = $this->postJson('/api/scenes', ['file' => $file])->assertCreated()->json();
+    $values = $scene['strips'][0]['values'];
+    expect([$values['normals'], $values['depth'], $values['occlusion']])->toBe(['kiln-normals.png', 'kiln-depth.png', null])->and($values['exposure'])->toBeGreaterThan(1)->and($values['depthFar'])->toEqual(10.5);
+    // and the scene's file has them
+    expect(Illuminate\Support\Facades\DB::table('scene_pictures')->where('scene_id', $scene['id'])->pluck('name')->all())->toContain('kiln-normals.png', 'kiln-depth.png');
+});
+
+it('takes a pass as TIFF of sixteen bits', function (): void {
+    $scene = $this->postJson('/api/scenes', ['file' => PictureFile::png(60, 40)])->assertCreated()->json();
+    $scene = $this->postJson("/api/scenes/{$scene['id']}/plates", ['file' => PictureFile::png(24, 20), 'x' => 30, 'y' => 20])->assertCreated()->json();
+    $image = new Imagick;
+    $image->newImage(12, 10, 'black');
+    $pixels = [];
+    for ($at = 0; $at < 120; $at++) {
+        array_push($pixels, (0x1234 + 100 * ($at % 12)) / 65535, 0x8000 / 65535, 0xC0DE / 65535);
+    }
+    $image->importImagePixels(0, 0, 12, 10, 'RGB', Imagick::PIXEL_DOUBLE, $pixels);
+    $image->setImageDepth(16);
+    $image->setImageFormat('tiff');
+    $bytes = $image->getImageBlob();
+    $added = $this->postJson("/api/scenes/{$scene['id']}/plates", ['file' => PictureFile::of('urn-normals.tif', $bytes), 'x' => 30, 'y' => 20])->assertCreated()->json();
+    expect($added['strips'])->toHaveCount(2)->and($added['strips'][1]['values']['normals'])->toBe('urn-normals.tif');
+    $pixel = PackedPicture::open(app(PictureLibrary::class)->path(hash('sha256', $bytes)))->pixels(0, 3, 3, 1, 1)[0];
+    expect($pixel >> 32 & 65535)->toBe(0x1234 + 300)->and($pixel & 65535)->toBe(0xC0DE);
+});

@@ -66,3 +66,18 @@ it('takes a file that is called a pass for one of the plate beneath it, where it
     expect($this->postJson("{$url}/plates", ['file' => $pass('ball_normals.png', 60, 30), 'x' => 120, 'y' => 100])->json('strips'))->toHaveCount(3)
         ->and($this->postJson("{$url}/plates", ['file' => $pass('more.ao.png', 60, 60), 'x' => 290, 'y' => 100])->json('strips'))->toHaveCount(4);
 });
+
+it('turns the light that a plate is relit by, whether the plate is turned or relit again', function (): void {
+    $scene = litFromTheLeft();
+    [$url, $id] = ["/api/scenes/{$scene['id']}", $scene['strips'][1]['id']];
+    $this->postJson("{$url}/gestures/estimate-bearing", ['strip' => $id])->assertOk();
+    $this->postJson("{$url}/gestures/place-source", ['kind' => 'lamp', 'at' => [290, 60]])->assertOk();
+    $relit = $this->postJson("{$url}/gestures/relight", ['strip' => $id])->assertOk()->json();
+    $plate = $relit['strips'][1];
+    $turned = $this->postJson("{$url}/gestures/change-strip", ['strip' => $id, 'revision' => $plate['revision'], 'turn' => ['azimuth' => 80, 'elevation' => 40]])->assertOk()->json();
+    expect($turned['strips'][2]['values']['azimuth'])->toEqual(80)->and($turned['strips'][2]['values']['elevation'])->toEqual(40)->and($turned['strips'][1]['values'])->toEqual($plate['values'])
+        ->and(collect($turned['compass']['sights'])->firstWhere('strip', $id)['azimuth'])->toEqualWithDelta(80, 0.1);
+    $again = $this->postJson("{$url}/gestures/relight", ['strip' => $id])->assertOk()->json();
+    expect($again['strips'])->toHaveCount(3)->and($again['strips'][2]['values'])->toEqual($relit['strips'][2]['values'])->and($again['strips'][2]['id'])->toBe($relit['strips'][2]['id']);
+    expect($this->postJson("{$url}/undo")->assertOk()->json('strips')[2]['values']['azimuth'])->toEqual(80);
+});

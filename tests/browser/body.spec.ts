@@ -105,3 +105,42 @@ test('a plate that is lit from the wrong side is relit by one action, its form s
     await settled(page);
     expect(await side(-50)).toBeGreaterThan((await side(50)) + 60);
 });
+
+test('a render and its passes are dropped one on the other, and a light walks around them', async ({ page }) => {
+    const scene = await newScene(page, pngOf(400, 260, () => [30, 32, 38]));
+    const view = (await page.locator('[data-view]').boundingBox())!;
+    const middle = { x: view.width / 2, y: view.height / 2 };
+    const view200 = (name: string, colour: (x: number, y: number) => number[]) => drop(page, page.locator('[data-view]'), name, 'image/png', pngOf(200, 200, colour, name === 'urn.png'), middle);
+    await view200('urn.png', () => [120, 110, 100, 255]);
+    await settled(page);
+    // half a cylinder that stands upright, as its renderer tells it
+    const across = (x: number) => (x - 99.5) / 100;
+    await view200('urn-normals.png', (x) => [127.5 + 127.5 * across(x), 127.5, 127.5 + 127.5 * Math.sqrt(1 - across(x) ** 2)].map(Math.round));
+    await expect(page.getByText('urn-normals.png became the normals of Urn.')).toBeVisible();
+    await view200('urn-ao.png', (_, y) => (y < 100 ? [255, 255, 255] : [40, 40, 40]));
+    await settled(page);
+    const urn = async () => ((await (await page.request.get(`/api/scenes/${scene}`)).json()) as { strips: { values: Record<string, unknown> }[] }).strips;
+    expect((await urn()).length).toBe(2);
+    expect((await urn())[1]!.values).toMatchObject({ normals: 'urn-normals.png', occlusion: 'urn-ao.png' });
+    await add(page, /^Key light /);
+    await settled(page);
+    const side = async (dx: number) => (await shownAt(page, ...(await onScreen(page, [200 + dx, 130], { width: 400, height: 260 }))))[0];
+    const sphere = (await page.getByTestId('lit-sphere').boundingBox())!;
+    const walk = async (dx: number) => {
+        const grip = (await page.getByRole('button', { name: 'Light from' }).boundingBox())!;
+        await written(page, async () => {
+            await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
+            await page.mouse.down();
+            await page.mouse.move(sphere.x + sphere.width / 2 + dx * (sphere.width / 2 - 6), sphere.y + sphere.height / 2, { steps: 6 });
+            await page.mouse.up();
+        });
+        await settled(page);
+    };
+    await walk(1);
+    expect(await side(60)).toBeGreaterThan((await side(-60)) + 20);
+    await walk(-1);
+    expect(await side(-60)).toBeGreaterThan((await side(60)) + 20);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await settled(page);
+    expect(await side(60)).toBeGreaterThan((await side(-60)) + 20);
+});

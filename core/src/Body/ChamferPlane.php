@@ -52,12 +52,11 @@ final readonly class ChamferPlane implements Plane
         $margin = Margin::atLeast($width + Gaussian::REACH * $sigma + 3);
         $wide = $this->window->padded($margin);
         [$columns, $rows] = [$wide->columns, $wide->rows];
-        $plate = ($this->seen)($wide);
-        if ($plate === null) {
+        $shape = self::shape($planes, ($this->seen)($wide));
+        if ($shape === null) {
             return array_fill(0, $this->window->columns * $this->window->rows, Normals::FRONT);
         }
-        $shape = (new Pixels($planes->pixels($plate), $plate->bits()))->alpha();
-        $heights = array_map(fn (float $distance): float => self::height($distance, $width, $this->roundness), Distance::signed($shape, $columns, $rows, $width + 2, false));
+        $heights = self::heights($shape, $columns, $rows, $width, $this->roundness);
         $smoothed = Gaussian::blur($heights, $columns, $rows, $sigma);
         $packed = [];
         for ($row = $margin; $row < $rows - $margin; $row++) {
@@ -67,5 +66,43 @@ final readonly class ChamferPlane implements Plane
         }
 
         return $packed;
+    }
+
+    /**
+     * A plate's outline as heights from 0 to 1, reached as a quarter of a circle, and how much of the plate is there.
+     *
+     * @param  Closure(Window): ?SeenPlate  $seen
+     * @param  float  $width  scene pixels
+     * @return array{list<float>, list<float>, list<float>, list<float>} the height three times, and alpha
+     */
+    public static function rounded(Planes $planes, Window $window, Closure $seen, float $width): array
+    {
+        $margin = Margin::atLeast($width * $window->scale + 3);
+        $wide = $window->padded($margin);
+        $shape = self::shape($planes, $seen($wide)) ?? array_fill(0, $wide->columns * $wide->rows, 0.0);
+        $heights = self::heights($shape, $wide->columns, $wide->rows, $width * $window->scale, 1.0);
+        $rounded = $alpha = [];
+        for ($row = $margin; $row < $wide->rows - $margin; $row++) {
+            array_push($rounded, ...array_slice($heights, $row * $wide->columns + $margin, $window->columns));
+            array_push($alpha, ...array_slice($shape, $row * $wide->columns + $margin, $window->columns));
+        }
+        $rounded = array_map(static fn (float $height): float => $height / ($width * $window->scale), $rounded);
+
+        return [$rounded, $rounded, $rounded, $alpha];
+    }
+
+    /** @return list<float>|null how much of a plate is there */
+    private static function shape(Planes $planes, ?SeenPlate $plate): ?array
+    {
+        return $plate === null ? null : (new Pixels($planes->pixels($plate), $plate->bits()))->alpha();
+    }
+
+    /**
+     * @param  list<float>  $shape
+     * @return list<float>
+     */
+    private static function heights(array $shape, int $columns, int $rows, float $width, float $roundness): array
+    {
+        return array_map(static fn (float $distance): float => self::height($distance, $width, $roundness), Distance::signed($shape, $columns, $rows, $width + 2, false));
     }
 }

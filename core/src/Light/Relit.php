@@ -21,7 +21,13 @@ final class Relit
     {
         return [
             'kind' => KeyLight::key(), 'level' => round($own->keyLevel(), 3), 'mode' => 'illuminate',
-            'values' => ['of' => $plate, 'colour' => ['swatch' => $own->keyColour()->encoded()->toHex()], 'wrap' => 0, 'gloss' => 0, 'azimuth' => round($from->azimuth, 1), 'elevation' => round($from->elevation, 1)],
+            'values' => ['of' => $plate, 'colour' => ['swatch' => $own->keyColour()->encoded()->toHex()], 'wrap' => 0, 'gloss' => 0, ...self::from($from)],
         ];
+    }
+
+    /** @return array{azimuth: float, elevation: float} values of the light */
+    public static function from(Bearing $from): array
+    {
+        return ['azimuth' => round($from->azimuth, 1), 'elevation' => round($from->elevation, 1)];
     }
 }

@@ -84,7 +84,13 @@ final readonly class Compass
         [$own, $new] = [$plate->bearing->vector(), $key[0]->bearing->vector()];
         $between = array_map(static fn (float $one, float $other): float => $one + $amount * ($other - $one), $own, $new);
 
-        return $plate->as(array_sum(array_map(abs(...), $between)) < 1e-6 ? $key[0]->bearing : Bearing::toward(...$between), (1 - $amount) * $plate->spread, $plate->confidence, $amount > 0.5 ? $key[0]->name : null);
+        return $plate->as(array_sum(array_map(abs(...), $between)) < 1e-6 ? $key[0]->bearing : Bearing::toward(...$between), (1 - $amount) * $plate->spread, $plate->confidence, $amount > 0.5 ? $key[0] : null);
+    }
+
+    /** What is turned when a plate or a light is: of a relit plate the light that took the place of its own. */
+    public function turns(string $id): string
+    {
+        return $this->sight($id)?->relitBy->strip ?? $id;
     }
 
     /**
@@ -97,10 +103,6 @@ final readonly class Compass
     public function turning(string $id, Bearing $bearing): array
     {
         $strip = $this->scene->find($id) ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
-        $relitBy = $this->sight($id)?->relitBy;
-        if ($relitBy !== null) {
-            throw new SceneError('turn', "{$strip->name} is relit: turn {$relitBy}");
-        }
         if ($strip->kind instanceof Pictured) {
             return $strip->kind->litFrom($bearing);
         }

@@ -19,7 +19,7 @@ final readonly class Sight
      * @param  string|null  $colour  a light's, as a swatch
      * @param  string|null  $by  how a plate's bearing was found
      * @param  string|null  $source  on which a light hangs
-     * @param  string|null  $relitBy  the light that took the place of a plate's own
+     * @param  self|null  $relitBy  the light that took the place of a plate's own
      */
     public function __construct(
         public string $strip,
@@ -33,12 +33,12 @@ final readonly class Sight
         public ?string $colour = null,
         public ?string $by = null,
         public ?string $source = null,
-        public ?string $relitBy = null,
+        public ?self $relitBy = null,
     ) {
     }
 
     /** The same lit from elsewhere. */
-    public function as(Bearing $bearing, float $spread, float $confidence, ?string $relitBy = null): self
+    public function as(Bearing $bearing, float $spread, float $confidence, ?self $relitBy = null): self
     {
         return new self($this->strip, $this->name, $this->isLight, $bearing, $spread, $confidence, $this->from, $this->of, $this->colour, $this->by, $this->source, $relitBy);
     }
@@ -51,7 +51,7 @@ final readonly class Sight
             'heightAngle' => round($this->bearing->heightAngle(), 1), 'heading' => round($this->bearing->heading(), 1),
             'words' => $this->bearing->inWords(), 'spread' => round($this->spread, 1), 'confidence' => round($this->confidence, 2),
             'seenFrom' => $this->from->middle->toArray(), 'of' => $this->of, 'colour' => $this->colour, 'by' => $this->by,
-            'source' => $this->source, 'relitBy' => $this->relitBy,
+            'source' => $this->source, 'relitBy' => $this->relitBy?->name,
         ];
     }
 }

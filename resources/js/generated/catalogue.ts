@@ -1587,13 +1587,14 @@ export const stripKinds: StripKind[] = [
                 "choices": [
                     "what lies below",
                     "a plate",
+                    "an outline",
                     "a picture"
                 ],
                 "default": "what lies below",
                 "optional": false,
                 "shownWhen": {},
                 "whenEmpty": "",
-                "says": "Whose tones are taken for heights"
+                "says": "Whose tones are taken for heights, or the outline that rises to its middle"
             },
             {
                 "name": "of",
@@ -1610,11 +1611,12 @@ export const stripKinds: StripKind[] = [
                 "shownWhen": {
                     "heights": [
                         "a plate",
+                        "an outline",
                         "a picture"
                     ]
                 },
                 "whenEmpty": "no plate",
-                "says": "The plate whose tones are heights, or on which their picture lies"
+                "says": "The plate whose tones or outline are heights, or on which their picture lies"
             },
             {
                 "name": "picture",
@@ -1635,6 +1637,26 @@ export const stripKinds: StripKind[] = [
                 },
                 "whenEmpty": "none",
                 "says": "White is high; it shows the same place as its plate"
+            },
+            {
+                "name": "rounding",
+                "label": "Rounded over",
+                "type": "number",
+                "section": "reach",
+                "unit": "px",
+                "least": 1,
+                "most": 20000,
+                "step": 1,
+                "choices": [],
+                "default": 40,
+                "optional": false,
+                "shownWhen": {
+                    "heights": [
+                        "an outline"
+                    ]
+                },
+                "whenEmpty": "",
+                "says": "How far inside the outline its height is reached"
             },
             {
                 "name": "channel",
@@ -1674,6 +1696,38 @@ export const stripKinds: StripKind[] = [
                 "shownWhen": {},
                 "whenEmpty": "",
                 "says": "The colour of the light, by temperature, gel or swatch"
+            },
+            {
+                "name": "gloss",
+                "label": "Gloss",
+                "type": "number",
+                "section": "reach",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much of the light the surface mirrors"
+            },
+            {
+                "name": "glossSize",
+                "label": "Highlight",
+                "type": "number",
+                "section": "reach",
+                "unit": "",
+                "least": 2,
+                "most": 200,
+                "step": 1,
+                "choices": [],
+                "default": 20,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How small and sharp the highlight is"
             }
         ]
     },

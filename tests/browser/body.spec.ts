@@ -110,12 +110,12 @@ test('a render and its passes are dropped one on the other, and a light walks ar
     const scene = await newScene(page, pngOf(400, 260, () => [30, 32, 38]));
     const view = (await page.locator('[data-view]').boundingBox())!;
     const middle = { x: view.width / 2, y: view.height / 2 };
-    const view200 = (name: string, colour: (x: number, y: number) => number[]) => drop(page, page.locator('[data-view]'), name, 'image/png', pngOf(200, 200, colour, name === 'urn.png'), middle);
+    const view200 = (name: string, colour: Parameters<typeof pngOf>[2]) => drop(page, page.locator('[data-view]'), name, 'image/png', pngOf(200, 200, colour, name === 'urn.png'), middle);
     await view200('urn.png', () => [120, 110, 100, 255]);
     await settled(page);
     // half a cylinder that stands upright, as its renderer tells it
     const across = (x: number) => (x - 99.5) / 100;
-    await view200('urn-normals.png', (x) => [127.5 + 127.5 * across(x), 127.5, 127.5 + 127.5 * Math.sqrt(1 - across(x) ** 2)].map(Math.round));
+    await view200('urn-normals.png', (x) => [Math.round(127.5 + 127.5 * across(x)), 128, Math.round(127.5 + 127.5 * Math.sqrt(1 - across(x) ** 2))]);
     await expect(page.getByText('urn-normals.png became the normals of Urn.')).toBeVisible();
     await view200('urn-ao.png', (_, y) => (y < 100 ? [255, 255, 255] : [40, 40, 40]));
     await settled(page);

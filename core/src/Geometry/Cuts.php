@@ -12,7 +12,7 @@ final readonly class Cuts
 {
     public const MOST = 4;
 
-    private const SOFTEST = 2000.0;
+    public const SOFTEST = 2000.0;
 
     /** @param  list<array{line: Line, softness: float}>  $all */
     private function __construct(public array $all)

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Geometry\Mirror;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Stage\Stage;
@@ -35,6 +36,11 @@ trait Plain
     public function mirrored(Values $own, Mirror $mirror): array
     {
         return $own->mirrored($mirror);
+    }
+
+    public static function carried(array $values, Carry $carry): array
+    {
+        return Values::carried(self::parameters(), $values, $carry);
     }
 
     public function problem(Surroundings $around): ?string

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Geometry\Mirror;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Stage\Stage;
@@ -72,6 +73,14 @@ interface StripKind
      * @return array<string, mixed>
      */
     public function mirrored(Values $own, Mirror $mirror): array;
+
+    /**
+     * Its values, as they stand in JSON, for a picture of another size.
+     *
+     * @param  array<array-key, mixed>  $values
+     * @return array<array-key, mixed>
+     */
+    public static function carried(array $values, Carry $carry): array;
 
     /** Why it does nothing where it is, in a sentence; null when it does something. */
     public function problem(Surroundings $around): ?string;

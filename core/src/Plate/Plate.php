@@ -14,6 +14,7 @@ use Aumbrel\Core\CutOut\CutMasks;
 use Aumbrel\Core\CutOut\CutPlane;
 use Aumbrel\Core\CutOut\Edge;
 use Aumbrel\Core\CutOut\PlateOutline;
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Geometry\Corners;
 use Aumbrel\Core\Geometry\Feet;
 use Aumbrel\Core\Geometry\Line;
@@ -238,6 +239,14 @@ final readonly class Plate implements Pictured
         $at = $this->placement;
 
         return [...$own->toArray(), 'place' => $mirror->point($at->place)->toArray(), 'mirrored' => ! $at->mirrored, 'turn' => $mirror->direction($at->turn + 180)];
+    }
+
+    /** Only its place and its size are the scene's; all else is its own picture's. */
+    public static function carried(array $values, Carry $carry): array
+    {
+        $scale = $values['scale'] ?? 1;
+
+        return ['place' => $carry->point($values['place'] ?? [0, 0]), 'scale' => is_int($scale) || is_float($scale) ? $scale * $carry->factor() : $scale] + $values;
     }
 
     public static function placed(Point $centre, float $span, ?string $plate = null): array

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Scene;
 
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Input\Fields;
 
 /** The plates that a strip stays off: it does not act where they are. Those that are gone count as not named. */
@@ -36,6 +37,12 @@ final readonly class KeptOff
         }
 
         return new self(array_values(array_unique($plates)), $fields->number('grow', 0, -self::GROWN, self::GROWN, 'px'), $fields->number('feather', 0, 0, self::SOFTEST, 'px'));
+    }
+
+    /** As it stands in JSON, for a picture of another size. */
+    public static function carried(mixed $raw, Carry $carry): mixed
+    {
+        return Carry::fields($raw, ['grow' => static fn (mixed $length): mixed => $carry->length($length, -self::GROWN, self::GROWN), 'feather' => static fn (mixed $length): mixed => $carry->length($length, 0, self::SOFTEST)]);
     }
 
     /** @return array{plates: list<string>, grow: float, feather: float} */

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Scene;
 
 use Aumbrel\Core\CutOut\CutMask;
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Input\Fields;
 use Aumbrel\Core\Kernel\Plane;
@@ -202,5 +203,20 @@ final readonly class MaskEntry implements CutMask
             ...($this->feather > 0 ? ['feather' => $this->feather] : []),
             ...($this->lets === self::ALL ? [] : ['lets' => array_map(static fn (float $share): float => round(100 * $share, 6), $this->lets)]),
         ] + $this->unknown;
+    }
+
+    /** As it stands in JSON, for a picture of another size; what lies in a plate's own picture stays. */
+    public static function carried(mixed $raw, Carry $carry, Kinds $kinds): mixed
+    {
+        $kind = is_array($raw) ? $kinds->mask($raw['kind'] ?? null, 'kind') : null;
+        if (! is_array($raw) || $kind === null || ($raw['on'] ?? null) === Ground::Plate->value || ! in_array(Ground::Scene, $kind::grounds(), true)) {
+            return $raw;
+        }
+
+        return Carry::fields($raw, [
+            'values' => static fn (mixed $values): mixed => is_array($values) ? Values::carried(Kinds::parametersOf($kind), $values, $carry) : $values,
+            'grow' => static fn (mixed $length): mixed => $carry->length($length, -self::GROWN, self::GROWN),
+            'feather' => static fn (mixed $length): mixed => $carry->length($length, 0, self::SOFTEST),
+        ]);
     }
 }

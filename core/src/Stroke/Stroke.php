@@ -19,6 +19,8 @@ use WeakMap;
  */
 final readonly class Stroke implements JsonSerializable
 {
+    public const SMALLEST_SIZE = 0.5;
+
     public const LARGEST_SIZE = 4000.0;
 
     public const LONGEST_MARK = 10.0;
@@ -98,7 +100,7 @@ final readonly class Stroke implements JsonSerializable
         }
 
         $stroke = new self(
-            $fields->number('size', 40, 0.5, self::LARGEST_SIZE, 'px'),
+            $fields->number('size', 40, self::SMALLEST_SIZE, self::LARGEST_SIZE, 'px'),
             $fields->number('hardness', 0, 0, 100, '%') / 100,
             $fields->number('opacity', 100, 0, 100, '%') / 100,
             $fields->number('flow', 100, 0, 100, '%') / 100,

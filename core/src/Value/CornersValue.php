@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Geometry\Corners;
 
 /** Four corners in order round a quadrilateral without a dent. */
@@ -27,6 +28,11 @@ final readonly class CornersValue extends ValueType
     public function write(mixed $value): mixed
     {
         return $value instanceof Corners ? $value->toArray() : null;
+    }
+
+    public function carried(mixed $raw, Carry $carry): mixed
+    {
+        return $carry->points($raw);
     }
 
     public function isPlace(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Geometry\Cuts;
 use Aumbrel\Core\Geometry\Mirror;
 
@@ -33,6 +34,11 @@ final readonly class CutsValue extends ValueType
     public function mirrored(mixed $value, Mirror $mirror): mixed
     {
         return $value instanceof Cuts ? $value->mirrored($mirror) : $value;
+    }
+
+    public function carried(mixed $raw, Carry $carry): mixed
+    {
+        return Carry::each($raw, ['from' => $carry->point(...), 'to' => $carry->point(...), 'softness' => static fn (mixed $length): mixed => $carry->length($length, 0, Cuts::SOFTEST)]);
     }
 
     public function isPlace(): bool

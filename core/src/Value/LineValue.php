@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Geometry\Line;
 
 /** A straight line from one point to another. */
@@ -27,6 +28,11 @@ final readonly class LineValue extends ValueType
     public function write(mixed $value): mixed
     {
         return $value instanceof Line ? $value->toArray() : null;
+    }
+
+    public function carried(mixed $raw, Carry $carry): mixed
+    {
+        return $carry->points($raw);
     }
 
     public function isPlace(): bool

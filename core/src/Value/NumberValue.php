@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Value;
 
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Geometry\Mirror;
 
 /** A number in a range, with a unit. */
@@ -54,6 +55,11 @@ final readonly class NumberValue extends ValueType
     public function mirrored(mixed $value, Mirror $mirror): mixed
     {
         return $this->isDirection && is_float($value) ? $mirror->direction($value) : $value;
+    }
+
+    public function carried(mixed $raw, Carry $carry): mixed
+    {
+        return $this->unit === Unit::Pixels ? $carry->length($raw, $this->least, $this->most) : $raw;
     }
 
     public function isPlace(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Geometry\Mirror;
 use Aumbrel\Core\Geometry\Path;
 
@@ -33,6 +34,11 @@ final readonly class PathValue extends ValueType
     public function mirrored(mixed $value, Mirror $mirror): mixed
     {
         return $value instanceof Path ? $value->mirrored($mirror) : $value;
+    }
+
+    public function carried(mixed $raw, Carry $carry): mixed
+    {
+        return Carry::each($raw, ['at' => $carry->point(...), 'in' => $carry->way(...), 'out' => $carry->way(...)]);
     }
 
     public function isPlace(): bool

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Value;
 
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Input\Fields;
+use Closure;
 
 /** The ids of some plates of the scene; those that are gone count as not named. */
 final readonly class PlatesValue extends ValueType
@@ -28,6 +29,11 @@ final readonly class PlatesValue extends ValueType
         $names = is_array($raw) && array_is_list($raw) && count($raw) <= self::MOST ? array_values(array_filter($raw, Fields::isIdentifier(...))) : null;
 
         return is_array($raw) && $names !== null && count($names) === count($raw) ? array_values(array_unique($names)) : throw SceneError::expected($field, 'the ids of at most '.self::MOST.' plates', $raw);
+    }
+
+    public function renamed(mixed $raw, Closure $strip): mixed
+    {
+        return is_array($raw) ? array_values(array_filter(array_map(static fn (mixed $plate): mixed => is_string($plate) ? $strip($plate) : $plate, $raw), static fn (mixed $plate): bool => $plate !== null)) : $raw;
     }
 
     public function isPlace(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Geometry\Mirror;
 use Aumbrel\Core\Geometry\Point;
 
@@ -40,6 +41,11 @@ final readonly class PointValue extends ValueType
     public function mirrored(mixed $value, Mirror $mirror): mixed
     {
         return $value instanceof Point ? $mirror->point($value) : $value;
+    }
+
+    public function carried(mixed $raw, Carry $carry): mixed
+    {
+        return $carry->point($raw);
     }
 
     public function isPlace(): bool

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Value;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Geometry\Carry;
 
 /** The layers of a glow, from the inside out. */
 final readonly class ShellsValue extends ValueType
@@ -27,6 +28,11 @@ final readonly class ShellsValue extends ValueType
     public function write(mixed $value): mixed
     {
         return $value instanceof Shells ? $value->toArray() : null;
+    }
+
+    public function carried(mixed $raw, Carry $carry): mixed
+    {
+        return Carry::each($raw, ['radius' => static fn (mixed $radius): mixed => $carry->length($radius, 0, Shell::WIDEST)]);
     }
 
     public function schema(): array

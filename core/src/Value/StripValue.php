@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Value;
 
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Input\Fields;
+use Closure;
 
 /** The id of a strip of the scene, of any kind. */
 final readonly class StripValue extends ValueType
@@ -23,6 +24,11 @@ final readonly class StripValue extends ValueType
     public function read(mixed $raw, string $field): string
     {
         return Fields::isIdentifier($raw) ? $raw : throw SceneError::expected($field, 'the id of a strip', $raw);
+    }
+
+    public function renamed(mixed $raw, Closure $strip): mixed
+    {
+        return is_string($raw) ? $strip($raw) : $raw;
     }
 
     public function isPlace(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Geometry\Mirror;
 use Aumbrel\Core\Stroke\Pressure;
 use Aumbrel\Core\Stroke\Stroke;
@@ -44,6 +45,14 @@ final readonly class StrokesValue extends ValueType
         return $value instanceof Strokes ? $value->mirrored($mirror) : $value;
     }
 
+    public function carried(mixed $raw, Carry $carry): mixed
+    {
+        return Carry::each($raw, [
+            'size' => static fn (mixed $size): mixed => $carry->length($size, Stroke::SMALLEST_SIZE, Stroke::LARGEST_SIZE),
+            'points' => static fn (mixed $points): mixed => is_array($points) ? array_map(static fn (mixed $point): mixed => is_array($point) ? array_replace($point, (array) $carry->point(array_slice($point, 0, 2))) : $point, $points) : $points,
+        ]);
+    }
+
     public function isPlace(): bool
     {
         return true;
@@ -52,7 +61,7 @@ final readonly class StrokesValue extends ValueType
     public function schema(): array
     {
         return ['type' => 'array', 'maxItems' => Strokes::MOST, 'items' => ['type' => 'object', 'required' => ['points'], 'properties' => [
-            'size' => ['type' => 'number', 'minimum' => 0.5, 'maximum' => Stroke::LARGEST_SIZE],
+            'size' => ['type' => 'number', 'minimum' => Stroke::SMALLEST_SIZE, 'maximum' => Stroke::LARGEST_SIZE],
             ...array_fill_keys(['hardness', 'opacity', 'flow'], ['type' => 'number', 'minimum' => 0, 'maximum' => 100]),
             'spacing' => ['type' => 'number', 'minimum' => 5, 'maximum' => 200], 'letsIn' => ['type' => 'boolean'], 'pressure' => ['enum' => array_column(Pressure::cases(), 'value')],
             'tip' => ['enum' => array_column(Tip::cases(), 'value')], 'stretch' => ['type' => 'number', 'minimum' => 1, 'maximum' => Stroke::LONGEST_MARK],

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Value;
 
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Geometry\Mirror;
+use Closure;
 
 /**
  * What one kind of value is: how it is read from JSON and written back, its JSON Schema, and what its control in the
@@ -32,6 +34,22 @@ abstract readonly class ValueType
     public function mirrored(mixed $value, Mirror $mirror): mixed
     {
         return $value;
+    }
+
+    /** The value, as it stands in JSON, for a picture of another size; what is no length and no place stays. */
+    public function carried(mixed $raw, Carry $carry): mixed
+    {
+        return $raw;
+    }
+
+    /**
+     * The value, as it stands in JSON, where strips are called otherwise.
+     *
+     * @param  Closure(string): ?string  $strip  what a strip is called; null when it is gone
+     */
+    public function renamed(mixed $raw, Closure $strip): mixed
+    {
+        return $raw;
     }
 
     /** Names a value among those of its type. */

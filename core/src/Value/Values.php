@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Value;
 
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Carry;
 use Aumbrel\Core\Geometry\Mirror;
 use LogicException;
 
@@ -181,5 +182,23 @@ final readonly class Values
     private function get(string $name): mixed
     {
         return array_key_exists($name, $this->values) ? $this->values[$name] : throw new LogicException("there is no value {$name}");
+    }
+
+    /**
+     * Values as they stand in JSON, for a picture of another size.
+     *
+     * @param  list<Parameter>  $parameters
+     * @param  array<array-key, mixed>  $values
+     * @return array<array-key, mixed>
+     */
+    public static function carried(array $parameters, array $values, Carry $carry): array
+    {
+        foreach ($parameters as $parameter) {
+            if (isset($values[$parameter->name])) {
+                $values[$parameter->name] = $parameter->type->carried($values[$parameter->name], $carry);
+            }
+        }
+
+        return $values;
     }
 }

@@ -15,6 +15,7 @@ use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlateController;
 use App\Http\Controllers\RampController;
 use App\Http\Controllers\ReadingController;
+use App\Http\Controllers\RigController;
 use App\Http\Controllers\SceneController;
 use App\Http\Controllers\ScopeController;
 use App\Http\Controllers\SphereController;
@@ -49,6 +50,15 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
     Route::get('tips', [TipController::class, 'index']);
     Route::post('tips', [TipController::class, 'store']);
     Route::delete('tips/{tip}', [TipController::class, 'destroy'])->where('tip', '[0-9a-z]{26}');
+    Route::get('rigs', [RigController::class, 'index']);
+    Route::post('rigs', [RigController::class, 'store']);
+    Route::prefix('rigs/{rig}')->where(['rig' => '[0-9a-z]{26}'])->group(function (): void {
+        Route::delete('', [RigController::class, 'destroy']);
+        Route::get('picture', [RigController::class, 'picture']);
+        Route::get('file', [RigController::class, 'file']);
+        Route::post('over', [RigController::class, 'over']);
+    });
+    Route::get('exports', [ExportController::class, 'latest']);
     Route::post('intakes', [IntakeController::class, 'begin']);
     Route::prefix('intakes/{intake}')->where(['intake' => '[0-9a-f]{32}'])->group(function (): void {
         Route::get('', [IntakeController::class, 'show']);
@@ -88,6 +98,7 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
         Route::post('undo', [HistoryController::class, 'undo']);
         Route::post('redo', [HistoryController::class, 'redo']);
 
+        Route::post('rigs', [RigController::class, 'keep']);
         Route::post('plates', [PlateController::class, 'add']);
         Route::post('pictures', [PlateController::class, 'bring']);
         Route::get('plates/{strip}/pieces', [PlateController::class, 'pieces']);

@@ -31,8 +31,9 @@ final class PictureEncoder
      *
      * @param  string  $raw  a file of rendered rows
      * @param  8|16  $bits
+     * @param  Finish  $finish  what is done to it before
      */
-    public function write(string $raw, int $columns, int $rows, int $bits, string $file, PictureFormat $format, int $quality = 92): void
+    public function write(string $raw, int $columns, int $rows, int $bits, string $file, PictureFormat $format, int $quality = 92, Finish $finish = new Finish): void
     {
         $bytes = file_get_contents($raw);
         $image = $this->image($bytes === false ? '' : $bytes, $columns, $rows, $bits);
@@ -40,6 +41,7 @@ final class PictureEncoder
         if (! $format->keepsAlpha()) {
             $this->layOnGround($image);
         }
+        $finish->onto($image);
         match ($format) {
             PictureFormat::Png => $this->makePng($image, $bits),
             PictureFormat::Jpeg => $this->makeJpeg($image, $quality),

@@ -208,24 +208,41 @@ final readonly class PictureHead
         }
     }
 
+    /** An Exif block that says that its picture stands upright, as one does that was turned already. */
+    public static function upright(string $exif): string
+    {
+        $start = str_starts_with($exif, "Exif\0\0") ? 6 : 0;
+        $tiff = substr($exif, $start);
+        $at = self::orientationAt($tiff);
+
+        return $at === null ? $exif : substr_replace($exif, pack(str_starts_with($tiff, 'II') ? 'v' : 'n', 1), $start + $at, 2);
+    }
+
     /** The orientation that an Exif block tells; 1 when it tells none. */
     private static function orientationIn(string $tiff): int
+    {
+        $at = self::orientationAt($tiff);
+        $value = $at === null ? 1 : unpack(str_starts_with($tiff, 'II') ? 'v' : 'n', $tiff, $at)[1] ?? 1;
+
+        return $value >= 1 && $value <= 8 ? $value : 1;
+    }
+
+    /** Where the orientation stands in an Exif block; null when it tells none. */
+    private static function orientationAt(string $tiff): ?int
     {
         $isLittle = str_starts_with($tiff, 'II');
         $short = static fn (int $at): int => $at + 2 <= strlen($tiff) ? unpack($isLittle ? 'v' : 'n', $tiff, $at)[1] ?? 0 : 0;
         $first = strlen($tiff) >= 8 ? unpack($isLittle ? 'V' : 'N', $tiff, 4)[1] ?? 0 : 0;
         if (! in_array(substr($tiff, 0, 2), ['II', 'MM'], true) || $first < 8 || $first > strlen($tiff)) {
-            return 1;
+            return null;
         }
         for ($entry = 0; $entry < $short($first); $entry++) {
             $at = $first + 2 + 12 * $entry;
-            if ($short($at) === 0x0112) {
-                $value = $short($at + 8);
-
-                return $value >= 1 && $value <= 8 ? $value : 1;
+            if ($short($at) === 0x0112 && $at + 10 <= strlen($tiff)) {
+                return $at + 8;
             }
         }
 
-        return 1;
+        return null;
     }
 }

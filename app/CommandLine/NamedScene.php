@@ -10,6 +10,7 @@ use App\Models\Scene as SceneRow;
 use App\Render\StoredPictures;
 use App\Scenes\NoPackedScene;
 use App\Scenes\PackedScene;
+use App\Scenes\PictureLibrary;
 use App\Scenes\SceneStore;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Kernel\KernelStore;
@@ -18,13 +19,15 @@ use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Scene\Scene;
+use Closure;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 
 /** A scene as a command names it, a file or the id of a stored one, and where its pictures are. */
 final readonly class NamedScene
 {
-    private function __construct(public Scene $scene, public PictureShelf $pictures)
+    /** @param  Closure(string): ?string  $original  the file of a picture by its name */
+    private function __construct(public Scene $scene, public PictureShelf $pictures, private Closure $original)
     {
     }
 
@@ -46,7 +49,7 @@ final readonly class NamedScene
             throw new Problem("{$path} is too large for a scene file");
         }
         try {
-            return new self(Scene::fromJson((string) file_get_contents($path), Registry::kinds()), new FilePictures(dirname($path), self::root().'/storage/pictures'));
+            return new self(Scene::fromJson((string) file_get_contents($path), Registry::kinds()), new FilePictures(dirname($path), self::root().'/storage/pictures'), static fn (string $name): string => dirname($path)."/{$name}");
         } catch (SceneError $error) {
             throw new Problem("{$path}: {$error->getMessage()}");
         }
@@ -76,8 +79,18 @@ final readonly class NamedScene
         $row = SceneRow::query()->find($id) ?? throw new Problem("there is no stored scene {$id}");
         $store = $application->make(SceneStore::class);
 
-        return new self($store->whole($row), (new StoredPictures(config()->string('aumbrel.pictures')))
-            ->showing(array_map(static fn (Picture $picture): string => $picture->id, $store->pictures($row))));
+        $ids = array_map(static fn (Picture $picture): string => $picture->id, $store->pictures($row));
+        $library = $application->make(PictureLibrary::class);
+
+        return new self($store->whole($row), (new StoredPictures(config()->string('aumbrel.pictures')))->showing($ids), static fn (string $name): ?string => isset($ids[$name]) ? $library->path($ids[$name]).'/original' : null);
+    }
+
+    /** The file of a picture, as it came; null when there is none. */
+    public function original(string $name): ?string
+    {
+        $file = ($this->original)($name);
+
+        return $file !== null && is_file($file) ? $file : null;
     }
 
     /** Renders it, with what other runs have found out. */

@@ -6,23 +6,18 @@ namespace App\CommandLine;
 
 use App\Codecs\PictureEncoder;
 use App\Codecs\PictureFormat;
-use App\Export\BandRenderer;
-use App\Faults\RenderStopped;
-use App\Render\Cores;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Render\Picture;
+use Closure;
 
 /** aumbrel render SCENE --out FILE [--scale S] [--window x,y,w,h] [--strip ID] [--until ID] [--bits 8|16] [--quality Q] */
 final class RenderCommand implements Command
 {
-    /** The share of the work that is rendering; the rest is writing the file. */
-    private const RENDERING = 0.9;
-
     private const MOST_PIXELS = 200_000_000;
 
     public function run(array $words): void
     {
-        $arguments = Arguments::read($words, ['out', 'scale', 'window', 'strip', 'until', 'bits', 'quality'], ['progress', 'with-parent']);
+        $arguments = Arguments::read($words, ['out', 'scale', 'window', 'strip', 'until', 'bits', 'quality', ...OutOptions::VALUED], [...Bands::SWITCHES, ...OutOptions::SWITCHES]);
         $name = $arguments->plain[0] ?? throw new Problem('which scene? aumbrel render SCENE --out FILE');
         $out = $arguments->text('out') ?? throw new Problem('where to? aumbrel render SCENE --out FILE');
         $format = self::format($out);
@@ -34,40 +29,33 @@ final class RenderCommand implements Command
             throw new Problem("--out: the folder of {$out} cannot be written");
         }
         $named = NamedScene::open($name);
-        $window = self::window($arguments, $named);
+        $options = OutOptions::of($arguments, $named);
+        $window = self::window($arguments, $named, $options);
         $this->checkStrips($arguments, $named);
         $raw = "{$out}.".bin2hex(random_bytes(6)).'.rows';
         try {
-            $clipped = $this->rows($arguments, $named, $window, $bits, $raw);
-            (new PictureEncoder)->write($raw, $window->columns, $window->rows, $bits, $out, $format, (int) $arguments->number('quality', 92, 1, 100));
+            $clipped = (new Bands($arguments))->render($this->renders($arguments, $named, $bits), $window, $bits, $raw);
+            (new PictureEncoder)->write($raw, $window->columns, $window->rows, $bits, $out, $format, (int) $arguments->number('quality', 92, 1, 100), $options->finish);
         } finally {
             @unlink($raw);
         }
-        echo json_encode(['file' => $out, 'columns' => $window->columns, 'rows' => $window->rows, 'bits' => $bits, 'clipped' => $clipped, 'bytes' => filesize($out)], JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), "\n";
+        [$columns, $rows] = $options->size($window);
+        echo json_encode(['file' => $out, 'columns' => $columns, 'rows' => $rows, 'bits' => $bits, 'clipped' => $clipped, 'bytes' => filesize($out)], JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), "\n";
     }
 
-    /** @param  8|16  $bits */
-    private function rows(Arguments $arguments, NamedScene $named, Window $window, int $bits, string $raw): int
+    /**
+     * @param  8|16  $bits
+     * @return Closure(Window): Picture
+     */
+    private function renders(Arguments $arguments, NamedScene $named, int $bits): Closure
     {
         $renderer = $named->renderer();
         $strip = $arguments->text('strip');
         $until = $arguments->text('until');
-        $render = static fn (Window $band): Picture => $strip === null
+
+        return static fn (Window $band): Picture => $strip === null
             ? $renderer->picture($named->scene, $band, $bits, $until)
             : $renderer->contributions($named->scene, $band, [$strip], $bits)[$strip];
-
-        $parent = posix_getppid();
-        $stillWanted = static function () use ($arguments, $parent): void {
-            if ($arguments->has('with-parent') && posix_getppid() !== $parent) {
-                throw new RenderStopped('Whoever asked for this picture is gone.');
-            }
-        };
-
-        return (new BandRenderer($render, Cores::count(), $stillWanted))->render($window, $bits, $raw, static function (float $share) use ($arguments): void {
-            if ($arguments->has('progress')) {
-                printf("progress %.3f\n", $share * self::RENDERING);
-            }
-        });
     }
 
     private function checkStrips(Arguments $arguments, NamedScene $named): void
@@ -89,9 +77,12 @@ final class RenderCommand implements Command
         }
     }
 
-    private static function window(Arguments $arguments, NamedScene $named): Window
+    private static function window(Arguments $arguments, NamedScene $named, OutOptions $options): Window
     {
-        $scale = $arguments->number('scale', 1, 0.001, 16);
+        if (! $options->isWhole() && ($arguments->has('scale') || $arguments->has('window'))) {
+            throw new Problem('--long-side and --percent are of the whole scene: they do not go with --scale or --window');
+        }
+        $scale = $arguments->number('scale', $options->scale, 0.001, 16);
         [$x, $y, $width, $height] = $arguments->numbers('window', 4) ?? [0.0, 0.0, (float) $named->scene->width, (float) $named->scene->height];
         if ($width <= 0 || $height <= 0) {
             throw new Problem('--window: width and height must be above 0');
@@ -125,10 +116,7 @@ final class RenderCommand implements Command
               --until ID         the picture up to and with that strip
               --bits 8|16        of a PNG or TIFF (default 8)
               --quality Q        of a JPEG, WebP (100 loses nothing) or AVIF (default 92)
-              --progress         lines "progress 0.42" while it works
-              --with-parent      ends when whoever has started it is gone
 
-            Prints {"file", "columns", "rows", "bits", "clipped", "bytes"}.
-            TEXT;
+            TEXT.OutOptions::HELP."\n".Bands::HELP."\n\nPrints {\"file\", \"columns\", \"rows\", \"bits\", \"clipped\", \"bytes\"}.";
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Export;
 
-use App\Codecs\PictureFormat;
 use App\Faults\ExportStopped;
 use App\Files\Folder;
 use App\Models\Export;
@@ -24,18 +23,34 @@ final readonly class Exports
     {
     }
 
-    /** @param  int  $bits  8 where the format has no more */
-    public function order(Scene $scene, PictureFormat $format, int $bits, int $quality): Export
+    /**
+     * @param  string|null  $batch  of many that were asked for at once
+     * @param  string|null  $name  what the file is called, without its ending; null for what the scene is called
+     */
+    public function order(Scene $scene, Ordered $ordered, ?string $batch = null, ?string $name = null): Export
     {
-        $bits = in_array($bits, $format->bits(), true) ? $bits : 8;
         $export = $scene->exports()->create([
-            'format' => $format->value, 'bits' => $bits, 'quality' => $quality, 'state' => Export::WAITING,
+            'format' => $ordered->format->value, 'bits' => $ordered->bits, 'quality' => $ordered->quality, 'options' => $ordered->options(), 'batch' => $batch, 'state' => Export::WAITING,
             'scene' => $this->store->whole($scene)->toArray(),
-            'name' => (Str::slug($scene->title) ?: 'scene').($bits === 16 ? '-16bit' : '').'.'.$format->ending(),
+            'name' => (Str::slug($name ?? $scene->title) ?: 'scene').$ordered->said().'.'.$ordered->ending(),
         ]);
         RunExport::dispatch($export->id);
 
         return $export;
+    }
+
+    /** What was wanted of one. */
+    public static function ordered(Export $export): Ordered
+    {
+        return Ordered::of([...$export->options ?? [], 'format' => $export->format, 'bits' => $export->bits, 'quality' => $export->quality ?? 92]);
+    }
+
+    /** Takes one that is not under way away, with its file. */
+    public function throwAway(Export $export): void
+    {
+        $this->cancel($export);
+        @unlink($this->path($export));
+        $export->delete();
     }
 
     public function cancel(Export $export): Export
@@ -101,6 +116,6 @@ final readonly class Exports
     /** Where the finished file lies; the name comes from the database alone. */
     public function path(Export $export): string
     {
-        return "{$this->folder}/{$export->id}.".PictureFormat::from($export->format)->ending();
+        return "{$this->folder}/{$export->id}.".self::ordered($export)->ending();
     }
 }

@@ -103,9 +103,10 @@ final class RunExport implements ShouldQueue
     private function command(Export $export, string $file): Process
     {
         // in a group of its own, so that it can be ended with all that it has started
+        $words = Exports::ordered($export)->command();
+
         return new Process([
-            'setsid', base_path('bin/aumbrel'), 'render', "{$file}.scene/scene.json", '--out', $file,
-            '--bits', (string) $export->bits, '--quality', (string) ($export->quality ?? 92), '--progress', '--with-parent',
+            'setsid', base_path('bin/aumbrel'), $words[0], "{$file}.scene/scene.json", '--out', $file, ...array_slice($words, 1), '--progress', '--with-parent',
         ], base_path(), timeout: null);
     }
 

@@ -19,6 +19,8 @@ use Illuminate\Support\Carbon;
  * @property string $state
  * @property float $progress
  * @property array<string, mixed> $scene
+ * @property array<string, mixed>|null $options
+ * @property string|null $batch
  * @property string $name
  * @property string|null $problem
  * @property int|null $process_group
@@ -44,5 +46,5 @@ final class Export extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['bits' => 'int', 'quality' => 'int', 'progress' => 'float', 'scene' => 'array', 'bytes' => 'int', 'clipped' => 'int', 'process_group' => 'int', 'starts' => 'int'];
+    protected $casts = ['bits' => 'int', 'quality' => 'int', 'progress' => 'float', 'scene' => 'array', 'options' => 'array', 'bytes' => 'int', 'clipped' => 'int', 'process_group' => 'int', 'starts' => 'int'];
 }

@@ -25,12 +25,19 @@ final readonly class BringPicture
     {
         $picture = $this->library->take($file->path, $file->name);
         $name = $file->fileName($picture);
+
+        return [$this->called($scene, $name, $picture), $picture];
+    }
+
+    /** Brings a picture that is stored already; says under which name it is in the scene. */
+    public function called(Scene $scene, string $name, Picture $picture): string
+    {
         $known = $this->store->pictures($scene);
         if (isset($known[$name]) && $known[$name]->id !== $picture->id) {
             $name = Str::beforeLast($name, '.').'-'.substr($picture->id, 0, 6).'.'.Str::afterLast($name, '.');
         }
         $this->store->addPictures($scene, [$name => $picture]);
 
-        return [$name, $picture];
+        return $name;
     }
 }

@@ -254,6 +254,26 @@ final readonly class FlatScene
     }
 
     /**
+     * With some strips, as they stand in a scene file with what they hold, right above another one; or right under it, or on top.
+     *
+     * @param  list<array<array-key, mixed>>  $strips  back to front
+     */
+    public function holding(array $strips, ?string $beside, bool $isUnder = false): self
+    {
+        $groups = array_column($this->order, 1, 0);
+        $order = $fields = [];
+        self::flatten($strips, $beside === null ? null : $groups[$beside] ?? null, $order, $fields);
+        $places = [];
+        $last = $beside === null ? null : $this->within($beside);
+        foreach ($this->order as $place) {
+            $isHere = $last !== null && (string) $place[0] === ($isUnder ? $last[0] : $last[count($last) - 1]);
+            array_push($places, ...($isHere && $isUnder ? $order : []), ...[$place], ...($isHere && ! $isUnder ? $order : []));
+        }
+
+        return $this->with(['order' => $last === null ? [...$this->order, ...$order] : $places, 'strips' => $fields]);
+    }
+
+    /**
      * An open group with nothing in it yet.
      *
      * @return array<string, mixed> a strip

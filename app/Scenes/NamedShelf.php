@@ -30,7 +30,7 @@ abstract class NamedShelf
     }
 
     /**
-     * @param  array<string, string>  $fields
+     * @param  array<string, string|null>  $fields
      *
      * @throws NotPossible when the name is taken, or the shelf is full
      */

@@ -30,11 +30,23 @@ final class PackedScene
      */
     public static function write(Scene $scene, array $pictures, string $file): void
     {
+        self::pack(self::SCENE, $scene->toJson(), $pictures, $file);
+    }
+
+    /**
+     * A document and the pictures that it names.
+     *
+     * @param  array<array-key, string>  $pictures  files by their names
+     *
+     * @throws DiskFull
+     */
+    public static function pack(string $name, string $document, array $pictures, string $file): void
+    {
         $zip = new ZipArchive;
         if ($zip->open($file, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
             throw DiskFull::writing('The packed scene');
         }
-        $zip->addFromString(self::SCENE, $scene->toJson());
+        $zip->addFromString($name, $document);
         foreach ($pictures as $name => $path) {
             // pictures are compressed already
             $zip->addFile($path, (string) $name);
@@ -56,12 +68,13 @@ final class PackedScene
      *
      * What the ZIP says of its entries is not believed: bytes are counted as they come out, and their sum is checked.
      *
+     * @param  string  $document  what it must hold besides pictures
      * @return string the scene file
      *
      * @throws NoPackedScene saying what is wrong with it
      * @throws DiskFull
      */
-    public static function unpack(string $file, string $folder): string
+    public static function unpack(string $file, string $folder, string $document = self::SCENE): string
     {
         $zip = new ZipArchive;
         if ($zip->open($file, ZipArchive::RDONLY) !== true) {
@@ -81,20 +94,20 @@ final class PackedScene
             }
             $entries[$entry['name']] = $entry;
         }
-        if (! isset($entries[self::SCENE])) {
-            throw new NoPackedScene('holds no '.self::SCENE);
+        if (! isset($entries[$document])) {
+            throw new NoPackedScene("holds no {$document}");
         }
         if (array_sum(array_column($entries, 'size')) > self::MOST_BYTES) {
             throw new NoPackedScene('holds more than 4 GB');
         }
-        if ($entries[self::SCENE]['size'] > self::LARGEST_SCENE) {
+        if ($entries[$document]['size'] > self::LARGEST_SCENE) {
             throw new NoPackedScene('holds a scene file of more than 64 MB');
         }
         foreach ($entries as $name => $entry) {
             self::extract($zip, $entry, "{$folder}/{$name}");
         }
 
-        return "{$folder}/".self::SCENE;
+        return "{$folder}/{$document}";
     }
 
     /** @param  array{name: string, index: int, size: int, crc: int}  $entry */

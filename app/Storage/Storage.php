@@ -105,7 +105,7 @@ final readonly class Storage
     {
         $swept = 0;
         /** @var list<Picture> $unused */
-        $unused = Picture::query()->where('updated_at', '<', $now->copy()->subHours(self::LEFT_OVER_HOURS))->whereNotExists(static fn ($query) => $query->from('scene_pictures')->whereColumn('picture_id', 'pictures.id'))->get()->all();
+        $unused = Picture::query()->where('updated_at', '<', $now->copy()->subHours(self::LEFT_OVER_HOURS))->whereNotExists(static fn ($query) => $query->from('scene_pictures')->whereColumn('picture_id', 'pictures.id'))->whereNotExists(static fn ($query) => $query->from('rig_pictures')->whereColumn('picture_id', 'pictures.id'))->get()->all();
         foreach ($unused as $picture) {
             $picture->delete();
             Folder::remove(config()->string('aumbrel.pictures')."/{$picture->id}");

@@ -10,7 +10,7 @@ use Tests\Support\PictureFile;
 
 const LONG_EXPORT = '$scene = app(App\Scenes\NewScene::class)->of(new App\Scenes\IncomingPicture($argv[1], "quay.png"));
     for ($k = 0; $k < 6; $k++) { $scene = app(App\Scenes\SceneStore::class)->edit($scene->id, "Add", fn ($flat) => app(App\Gestures\AddStrip::class)->onto($flat, new App\Gestures\Asked(new App\Models\Scene, ["kind" => "spot", "centre" => [900 + 100 * $k, 700], "span" => 900]))); }
-    echo app(App\Export\Exports::class)->order($scene, App\Codecs\PictureFormat::Png, 16, 92)->id;';
+    echo app(App\Export\Exports::class)->order($scene, App\Export\Ordered::picture(App\Codecs\PictureFormat::Png, 16, 92))->id;';
 
 const STATE = '$export = App\Models\Export::query()->findOrFail($argv[1]); echo json_encode($export->only(["state", "progress", "problem", "process_group", "starts"]));';
 
@@ -70,7 +70,7 @@ it('is taken up once more when its worker was killed, and fails with a sentence 
     expect($failed['problem'])->toBe('The export was interrupted before it was done. Export again.')->and(Processes::ofGroup((int) $again['process_group']))->toBe([])
         ->and(glob("{$data->root}/exports/*"))->toBe([]);
     // and the worker goes on with others
-    $next = $data->run('echo app(App\Export\Exports::class)->order(App\Models\Scene::query()->firstOrFail(), App\Codecs\PictureFormat::Jpeg, 8, 80)->id;');
+    $next = $data->run('echo app(App\Export\Exports::class)->order(App\Models\Scene::query()->firstOrFail(), App\Export\Ordered::picture(App\Codecs\PictureFormat::Jpeg, 8, 80))->id;');
     exportOnceIt($data, $next, fn (array $state): bool => $state['state'] === 'done');
     killed($third);
 });

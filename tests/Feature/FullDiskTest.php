@@ -64,7 +64,7 @@ it('keeps an export that finds the disk full from running for ever, and the work
     $failed = exportOnceIt($data, $export, fn (array $state): bool => $state['state'] === 'failed');
     expect($failed['problem'])->toContain('the disk seems to be full')->not->toContain('SQLSTATE')->and(glob("{$data->root}/exports/*"))->toBe([]);
     // the same worker writes a smaller one
-    $next = $data->run('$scene = app(App\Scenes\NewScene::class)->of(new App\Scenes\IncomingPicture($argv[1], "quay.png")); echo app(App\Export\Exports::class)->order($scene, App\Codecs\PictureFormat::Jpeg, 8, 80)->id;', PictureFile::png(200, 100)->getPathname());
+    $next = $data->run('$scene = app(App\Scenes\NewScene::class)->of(new App\Scenes\IncomingPicture($argv[1], "quay.png")); echo app(App\Export\Exports::class)->order($scene, App\Export\Ordered::picture(App\Codecs\PictureFormat::Jpeg, 8, 80))->id;', PictureFile::png(200, 100)->getPathname());
     exportOnceIt($data, $next, fn (array $state): bool => $state['state'] === 'done');
     killed($worker);
 });

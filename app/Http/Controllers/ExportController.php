@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Codecs\PictureFormat;
 use App\Export\Exports;
+use App\Export\Ordered;
 use App\Models\Export;
 use App\Models\Scene;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class ExportController
 {
+    private const LATEST = 200;
+
     public function __construct(private readonly Exports $exports)
     {
     }
@@ -26,24 +27,47 @@ final class ExportController
 
     public function store(Request $request, Scene $scene): JsonResponse
     {
-        $request->validate(['format' => ['required', Rule::in(array_column(PictureFormat::written(), 'value'))], 'bits' => 'sometimes|in:8,16', 'quality' => 'sometimes|integer|between:1,100']);
-        $export = $this->exports->order($scene, PictureFormat::from($request->string('format')->value()), $request->integer('bits', 8), $request->integer('quality', 92));
+        $request->validate(Ordered::rules());
+        $export = $this->exports->order($scene, Ordered::of($request->all()));
 
         return new JsonResponse($this->shown($export), 201);
     }
 
-    public function cancel(Scene $scene, string $export): JsonResponse
+    /** Those of every scene that were asked for lately, the latest first. */
+    public function latest(Request $request): JsonResponse
     {
-        return new JsonResponse($this->shown($this->exports->cancel($this->find($scene, $export))));
+        $request->validate(['batch' => 'sometimes|string|size:26']);
+        $asked = Export::query()->orderByDesc('id')->limit(self::LATEST);
+        if ($request->has('batch')) {
+            $asked->where('batch', $request->string('batch')->value());
+        }
+
+        /** @var list<Export> $exports */
+        $exports = $asked->get()->all();
+
+        return new JsonResponse(['exports' => array_map(fn (Export $export): array => ['scene' => $export->scene_id, ...$this->shown($export)], $exports)]);
     }
 
-    public function file(Scene $scene, string $export): BinaryFileResponse
+    /** Cancels one that is under way; one that has ended goes, with its file. */
+    public function cancel(Scene $scene, string $export): JsonResponse
+    {
+        $found = $this->find($scene, $export);
+        if (in_array($found->state, [Export::WAITING, Export::RUNNING], true)) {
+            return new JsonResponse($this->shown($this->exports->cancel($found)));
+        }
+        $this->exports->throwAway($found);
+
+        return new JsonResponse(['gone' => $export]);
+    }
+
+    public function file(Request $request, Scene $scene, string $export): BinaryFileResponse
     {
         $found = $this->find($scene, $export);
         $path = $this->exports->path($found);
         abort_unless($found->state === Export::DONE && is_file($path), 404);
 
-        return response()->download($path, $found->name);
+        // looked at in the browser, or taken
+        return $request->boolean('open') ? response()->file($path, ['Content-Disposition' => 'inline; filename="'.$found->name.'"']) : response()->download($path, $found->name);
     }
 
     private function find(Scene $scene, string $export): Export
@@ -54,6 +78,6 @@ final class ExportController
     /** @return array<string, mixed> */
     private function shown(Export $export): array
     {
-        return $export->only(['id', 'format', 'bits', 'state', 'progress', 'name', 'problem', 'bytes', 'clipped']) + ['asked' => $export->created_at?->toIso8601ZuluString()];
+        return $export->only(['id', 'format', 'bits', 'state', 'progress', 'name', 'problem', 'bytes', 'clipped', 'batch']) + ['writes' => Exports::ordered($export)->writes->value] + ['asked' => $export->created_at?->toIso8601ZuluString()];
     }
 }

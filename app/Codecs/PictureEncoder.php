@@ -42,6 +42,39 @@ final class PictureEncoder
             $this->layOnGround($image);
         }
         $finish->onto($image);
+        $this->put($image, $file, $format, $bits, $quality);
+    }
+
+    /** A picture that was put together otherwise, in the same way. */
+    public function file(Imagick $image, string $file, PictureFormat $format, int $quality = 92): void
+    {
+        $image->profileImage('icc', SrgbProfile::bytes());
+        $this->put($image, $file, $format, 8, $quality);
+    }
+
+    /** Rendered rows of 8 bits as a picture, to be laid on another one. */
+    public function rows(string $raw, int $columns, int $rows): Imagick
+    {
+        return $this->image((string) file_get_contents($raw), $columns, $rows, 8);
+    }
+
+    /**
+     * Rendered rows of 16 bits as a PNG.
+     *
+     * @param  8|16  $bits  of the PNG
+     */
+    public function whole(string $raw, int $columns, int $rows, int $bits): string
+    {
+        $image = $this->image((string) file_get_contents($raw), $columns, $rows, 16);
+        $this->makePng($image, $bits);
+        $png = $image->getImageBlob();
+        $image->clear();
+
+        return $png;
+    }
+
+    private function put(Imagick $image, string $file, PictureFormat $format, int $bits, int $quality): void
+    {
         match ($format) {
             PictureFormat::Png => $this->makePng($image, $bits),
             PictureFormat::Jpeg => $this->makeJpeg($image, $quality),
@@ -62,6 +95,54 @@ final class PictureEncoder
             $image->clear();
             @unlink($aside);
         }
+    }
+
+    /**
+     * A part of rendered rows as a PNG: what of them is not wholly clear.
+     *
+     * @param  string  $raw  a file of rendered rows of 16 bits
+     * @param  8|16  $bits  of the PNG
+     * @param  array{int, int}|null  $within  columns and rows that it is to fit into, for a small picture of the whole
+     * @return array{png: string, x: int, y: int} and where it lies; one pixel where everything is clear
+     */
+    public function layer(string $raw, int $columns, int $rows, int $bits, ?array $within = null): array
+    {
+        $bytes = file_get_contents($raw);
+        $image = $this->image($bytes === false ? '' : $bytes, $columns, $rows, 16);
+        if ($within !== null) {
+            $image->thumbnailImage(...[...$within, true]);
+            $box = ['width' => $image->getImageWidth(), 'height' => $image->getImageHeight(), 'x' => 0, 'y' => 0];
+        } else {
+            $box = self::there($bytes === false ? '' : $bytes, $columns, $rows);
+            $image->cropImage($box['width'], $box['height'], $box['x'], $box['y']);
+            $image->setImagePage(0, 0, 0, 0);
+        }
+        unset($bytes);
+        $this->makePng($image, $bits);
+        // with its alpha even where that is the same everywhere
+        $image->setOption('png:color-type', '6');
+        $png = $image->getImageBlob();
+        $image->clear();
+
+        return ['png' => $png, 'x' => $box['x'], 'y' => $box['y']];
+    }
+
+    /** @return array{x: int, y: int, width: int, height: int} the part in which anything is */
+    private static function there(string $bytes, int $columns, int $rows): array
+    {
+        [$left, $right, $top, $bottom] = [$columns, -1, $rows, -1];
+        $clear = str_repeat("\0\0\0\0\0\0\0\0", $columns);
+        for ($row = 0; $row < $rows; $row++) {
+            $line = substr($bytes, 8 * $columns * $row, 8 * $columns);
+            if ($line === $clear) {
+                continue;
+            }
+            [$top, $bottom] = [min($top, $row), $row];
+            $left = min($left, intdiv(strspn($line, "\0"), 8));
+            $right = max($right, intdiv(strlen(rtrim($line, "\0")) - 1, 8));
+        }
+
+        return $right < 0 ? ['x' => 0, 'y' => 0, 'width' => 1, 'height' => 1] : ['x' => $left, 'y' => $top, 'width' => $right - $left + 1, 'height' => $bottom - $top + 1];
     }
 
     private function image(string $bytes, int $columns, int $rows, int $bits): Imagick

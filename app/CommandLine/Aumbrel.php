@@ -17,7 +17,7 @@ final class Aumbrel
     private const BAD_INPUT = 2;
 
     /** @var array<string, class-string<Command>> */
-    private const COMMANDS = ['render' => RenderCommand::class, 'bearing' => BearingCommand::class, 'readings' => ReadingsCommand::class, 'store' => StoreCommand::class, 'timings' => TimingsCommand::class];
+    private const COMMANDS = ['render' => RenderCommand::class, 'apply' => ApplyCommand::class, 'layers' => LayersCommand::class, 'passes' => PassesCommand::class, 'steps' => StepsCommand::class, 'bearing' => BearingCommand::class, 'readings' => ReadingsCommand::class, 'store' => StoreCommand::class, 'timings' => TimingsCommand::class];
 
     private const HELP = ['--help', '-h', 'help'];
 

@@ -14,6 +14,7 @@ use App\Scenes\PictureLibrary;
 use App\Scenes\SceneStore;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Registry;
@@ -83,6 +84,20 @@ final readonly class NamedScene
         $library = $application->make(PictureLibrary::class);
 
         return new self($store->whole($row), (new StoredPictures(config()->string('aumbrel.pictures')))->showing($ids), static fn (string $name): ?string => isset($ids[$name]) ? $library->path($ids[$name]).'/original' : null);
+    }
+
+    /**
+     * Opens every picture, so that what is missing is said once, and before a process is started.
+     *
+     * @throws SceneError
+     */
+    public function checkPictures(): void
+    {
+        foreach ($this->scene->everyStrip() as $strip) {
+            if ($strip->kind instanceof Pictured) {
+                $this->pictures->picture($strip->kind->picture());
+            }
+        }
     }
 
     /** The file of a picture, as it came; null when there is none. */

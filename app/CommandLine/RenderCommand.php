@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\CommandLine;
 
+use App\Codecs\ExrWriter;
+use App\Codecs\Finish;
 use App\Codecs\PictureEncoder;
 use App\Codecs\PictureFormat;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Out\Linear;
 use Aumbrel\Core\Render\Picture;
 use Closure;
 
@@ -21,21 +24,19 @@ final class RenderCommand implements Command
         $name = $arguments->plain[0] ?? throw new Problem('which scene? aumbrel render SCENE --out FILE');
         $out = $arguments->text('out') ?? throw new Problem('where to? aumbrel render SCENE --out FILE');
         $format = self::format($out);
-        $bits = $arguments->number('bits', 8, 8, 16) > 8 ? 16 : 8;
-        if (! in_array($bits, $format->bits(), true)) {
+        $bits = $format === PictureFormat::Exr || $arguments->number('bits', 8, 8, 16) > 8 ? 16 : 8;
+        if ($format !== PictureFormat::Exr && ! in_array($bits, $format->bits(), true)) {
             throw new Problem("--bits: a {$format->label()} holds 8 bits");
         }
-        if (! is_dir(dirname($out)) || ! is_writable(dirname($out))) {
-            throw new Problem("--out: the folder of {$out} cannot be written");
-        }
+        OutFile::writable($out);
         $named = NamedScene::open($name);
         $options = OutOptions::of($arguments, $named);
         $window = self::window($arguments, $named, $options);
         $this->checkStrips($arguments, $named);
         $raw = "{$out}.".bin2hex(random_bytes(6)).'.rows';
         try {
-            $clipped = (new Bands($arguments))->render($this->renders($arguments, $named, $bits), $window, $bits, $raw);
-            (new PictureEncoder)->write($raw, $window->columns, $window->rows, $bits, $out, $format, (int) $arguments->number('quality', 92, 1, 100), $options->finish);
+            $clipped = (new Bands($arguments))->render($format === PictureFormat::Exr ? $this->rendersLinear($arguments, $named, $options) : $this->renders($arguments, $named, $bits), $window, $bits, $raw);
+            $format === PictureFormat::Exr ? ExrWriter::write($raw, $window->columns, $window->rows, $out) : (new PictureEncoder)->write($raw, $window->columns, $window->rows, $bits, $out, $format, (int) $arguments->number('quality', 92, 1, 100), $options->finish);
         } finally {
             @unlink($raw);
         }
@@ -58,6 +59,21 @@ final class RenderCommand implements Command
             : $renderer->contributions($named->scene, $band, [$strip], $bits)[$strip];
     }
 
+    /**
+     * In linear light, brighter than white where it is.
+     *
+     * @return Closure(Window): Picture
+     */
+    private function rendersLinear(Arguments $arguments, NamedScene $named, OutOptions $options): Closure
+    {
+        if ($options->finish != new Finish || $arguments->has('strip') || $arguments->has('until')) {
+            throw new Problem('an EXR file holds the whole scene in its own size and in linear light: --percent below 100, --long-side, --sharpen, --colours, --metadata, --strip and --until do not go with it');
+        }
+        $linear = new Linear($named->scene, $named->renderer());
+
+        return static fn (Window $band): Picture => $linear->picture($band);
+    }
+
     private function checkStrips(Arguments $arguments, NamedScene $named): void
     {
         if ($arguments->has('strip') && $arguments->has('until')) {
@@ -69,12 +85,7 @@ final class RenderCommand implements Command
                 throw new Problem("--{$option}: there is no strip \"{$id}\" in this scene");
             }
         }
-        foreach ($named->scene->everyStrip() as $strip) {
-            // every picture is opened before a process is started, so that what is missing is said once
-            if ($strip->kind instanceof \Aumbrel\Core\Kind\Pictured) {
-                $named->pictures->picture($strip->kind->picture());
-            }
-        }
+        $named->checkPictures();
     }
 
     private static function window(Arguments $arguments, NamedScene $named, OutOptions $options): Window
@@ -98,7 +109,7 @@ final class RenderCommand implements Command
     {
         $format = PictureFormat::ofEnding($out);
 
-        return in_array($format, PictureFormat::written(), true) ? $format : throw new Problem("--out: expected a name that ends in .png, .jpg, .tif, .webp or .avif, found \"{$out}\"");
+        return in_array($format, [...PictureFormat::written(), PictureFormat::Exr], true) ? $format : throw new Problem("--out: expected a name that ends in .png, .jpg, .tif, .webp, .avif or .exr, found \"{$out}\"");
     }
 
     public static function help(): string
@@ -108,7 +119,8 @@ final class RenderCommand implements Command
 
             Renders a scene. SCENE is a scene file with its pictures beside it, a packed
             scene, or the id of a stored scene. FILE ends in .png, .jpg,
-            .tif, .webp or .avif.
+            .tif, .webp, .avif or .exr (halves in linear light, brighter than white where
+            it is).
 
               --scale S          output pixels to a scene pixel, 0.001 to 16 (default 1)
               --window x,y,w,h   the part of the scene, in scene pixels

@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Render;
 use Aumbrel\Core\Body\NormalPass;
 use Aumbrel\Core\Body\OwnLight;
 use Aumbrel\Core\Color\Luma;
+use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
@@ -74,6 +75,22 @@ final class Renderer
         [$clipped, $bytes] = $this->run($plan, $window, self::FORMATS[$bits]);
 
         return new Picture($window->columns, $window->rows, $bits, $bytes['out'], $clipped);
+    }
+
+    /**
+     * The picture, or the picture up to and with a strip, in linear light, premultiplied; what is brighter than white is kept.
+     *
+     * @return array{list<float>, list<float>, list<float>, list<float>} red, green, blue and alpha, row after row
+     *
+     * @throws SceneError when a plate's picture or the strip is not there
+     */
+    public function linear(Scene $scene, Window $window, ?string $until = null): array
+    {
+        $scene = $this->lit($scene);
+        [$red, $green, $blue, $alpha] = $this->colours($this->planner($scene, $window)->colours($until === null ? $scene->strips : $scene->upTo($until)), $window);
+        $light = static fn (float $value, float $there): float => $there * Srgb::decode($value);
+
+        return [array_map($light, $red, $alpha), array_map($light, $green, $alpha), array_map($light, $blue, $alpha), $alpha];
     }
 
     /**

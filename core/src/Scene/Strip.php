@@ -149,6 +149,16 @@ final readonly class Strip
         return $this->but(mode: $mode);
     }
 
+    /**
+     * The same with another fader.
+     *
+     * @param  float  $amount  0..1
+     */
+    public function faded(float $amount): self
+    {
+        return $this->but(amount: $amount);
+    }
+
     /** The same without what lies around it: confined to nothing, wholly there. */
     public function byItself(): self
     {

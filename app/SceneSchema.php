@@ -13,6 +13,7 @@ use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene;
+use Aumbrel\Core\Scene\Snapshot;
 use Aumbrel\Core\Stage\SceneSource;
 use Aumbrel\Core\Stage\Source;
 use Aumbrel\Core\Value\LightColourValue;
@@ -63,6 +64,10 @@ final class SceneSchema
                 'stage' => self::stage(),
                 'ambient' => ['type' => 'object', 'properties' => ['level' => ['type' => 'number'], 'colour' => (new LightColourValue)->schema()]],
                 'sources' => ['type' => 'array', 'maxItems' => SceneSource::MOST, 'items' => ['$ref' => '#/definitions/source']],
+                'snapshots' => ['type' => 'array', 'maxItems' => Snapshot::MOST, 'items' => ['type' => 'object', 'required' => ['id'], 'properties' => [
+                    'id' => self::ID, 'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80], 'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']], 'sources' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/source']],
+                    'stage' => self::stage(), 'ambient' => ['type' => 'object'], 'white' => ['type' => 'number'],
+                ]]],
                 'accepted' => ['type' => 'array', 'maxItems' => 1000, 'items' => ['type' => 'string', 'maxLength' => 200]],
             ],
             'definitions' => [

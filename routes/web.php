@@ -18,6 +18,7 @@ use App\Http\Controllers\ReadingController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\SceneController;
 use App\Http\Controllers\ScopeController;
+use App\Http\Controllers\SnapshotController;
 use App\Http\Controllers\SphereController;
 use App\Http\Controllers\TipController;
 use App\Http\Middleware\PageSession;
@@ -105,6 +106,11 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
         Route::get('plates/{strip}/own-light', OwnLightController::class);
         Route::get('plates/{strip}/outline', [PlateController::class, 'outline']);
         Route::post('gestures/{gesture}', GestureController::class)->where('gesture', '[a-z-]{1,40}');
+
+        Route::post('snapshots', [SnapshotController::class, 'keep']);
+        Route::patch('snapshots/{snapshot}', [SnapshotController::class, 'rename']);
+        Route::delete('snapshots/{snapshot}', [SnapshotController::class, 'throwAway']);
+        Route::post('snapshots/{snapshot}/restore', [SnapshotController::class, 'bringBack']);
 
         Route::get('exports', [ExportController::class, 'index']);
         Route::post('exports', [ExportController::class, 'store']);

@@ -62,6 +62,12 @@ final class StepsCommand implements Command
             $steps[] = [$strip->name.($strip->mode->value === 'normal' ? '' : ", {$strip->mode->value}"), $scene->with([...array_slice($scene->strips, 0, $at + 1), ...$above])];
         }
 
+        $last = count($steps) - 1;
+        if ($last > 0 && count($steps[$last][1]->strips) === count($scene->strips)) {
+            // the last step is the finished picture
+            return [...array_slice($steps, 0, $last), ["Finished: {$steps[$last][0]}", $scene]];
+        }
+
         return [...$steps, $finished];
     }
 

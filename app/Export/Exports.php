@@ -31,7 +31,7 @@ final readonly class Exports
     {
         $export = $scene->exports()->create([
             'format' => $ordered->format->value, 'bits' => $ordered->bits, 'quality' => $ordered->quality, 'options' => $ordered->options(), 'batch' => $batch, 'state' => Export::WAITING,
-            'scene' => $this->store->whole($scene)->toArray(),
+            'scene' => array_diff_key($this->store->whole($scene)->toArray(), ['snapshots' => true]),
             'name' => (Str::slug($name ?? $scene->title) ?: 'scene').$ordered->said().'.'.$ordered->ending(),
         ]);
         RunExport::dispatch($export->id);

@@ -60,6 +60,7 @@ final readonly class SceneState
             'sources' => array_map(static fn (SceneSource $source): array => self::source($source, $document), $document->sources),
             'strips' => array_map(fn (Strip $strip): array => $this->strip($strip, $revisions, $known, $hanging), $document->strips),
             'pictures' => (object) array_map(static fn (Picture $picture): array => ['width' => $picture->width, 'height' => $picture->height, 'opaque' => $picture->opaque], $stored),
+            'snapshots' => (new Snapshots($this->store))->all($scene),
             'undo' => $undo,
             'redo' => $redo,
             ...self::noticed($document, $known),

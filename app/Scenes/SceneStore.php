@@ -42,7 +42,9 @@ final class SceneStore
     /** The scene with all that is in it, to be written out. */
     public function whole(Scene $scene): Document
     {
-        return Document::read((new StrokeShelf($scene->id))->take($this->flat($scene)->toDocument()), Registry::kinds());
+        $snapshots = (new Snapshots($this))->whole($scene);
+
+        return Document::read((new StrokeShelf($scene->id))->take($this->flat($scene)->toDocument()) + ($snapshots === [] ? [] : ['snapshots' => $snapshots]), Registry::kinds());
     }
 
     /**
@@ -55,13 +57,14 @@ final class SceneStore
     public function create(Document $document, array $pictures): Scene
     {
         return DB::transaction(function () use ($document, $pictures): Scene {
-            $flat = FlatScene::fromDocument($document->toArray());
+            $flat = FlatScene::fromDocument(array_diff_key($document->toArray(), ['snapshots' => true]));
             $scene = new Scene(['revision' => 1, 'order_revision' => 1, 'stage_revision' => 1, 'edits_done' => 0]);
             $this->fill($scene, $flat->scene);
             $scene->save();
             $this->addPictures($scene, $pictures);
             $this->checkPictures($document, array_map(strval(...), array_keys($pictures)));
             $this->writeStrips($scene, new FlatScene([], [], []), $flat);
+            (new Snapshots($this))->take($scene, $document->snapshots);
 
             return $scene;
         });

@@ -63,6 +63,7 @@ final readonly class Storage
             'scenes' => $this->sweepScenes($now), 'exports' => $this->sweepExports($now), 'pictures' => $this->sweepPictures($now),
             'strokes' => $this->sweepStrokes(), 'leftovers' => $this->sweepLeftovers($now),
         ];
+        DB::table('snapshots')->where('deleted_at', '<', $now->copy()->subDays(self::DAYS_TO_RESTORE))->delete();
         DB::table('gestures')->where('created_at', '<', $now->copy()->subDays(self::DAYS_TO_RESTORE))->delete();
         $this->tidyDatabase();
 
@@ -131,6 +132,7 @@ final readonly class Storage
         foreach (DB::table('strokes')->distinct()->pluck('scene_id') as $scene) {
             $named = implode("\n", [
                 ...DB::table('masks')->join('strips', 'strips.id', '=', 'masks.strip_id')->where('strips.scene_id', $scene)->where('masks.fields', 'like', '%strokes%')->pluck('masks.fields')->all(),
+                ...DB::table('snapshots')->where('scene_id', $scene)->pluck('document')->all(),
                 ...DB::table('edits')->where('scene_id', $scene)->pluck('before')->all(), ...DB::table('edits')->where('scene_id', $scene)->pluck('after')->all(),
             ]);
             $needless = DB::table('strokes')->where('scene_id', $scene)->pluck('key')->reject(static fn (string $key): bool => str_contains($named, $key));

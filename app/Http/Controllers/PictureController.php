@@ -19,6 +19,7 @@ use App\Scenes\FlatScene;
 use App\Scenes\KeptPictures;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
+use App\Scenes\Snapshots;
 use App\Scenes\UsedMasks;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
@@ -43,9 +44,9 @@ final class PictureController
     {
     }
 
-    public function picture(LookAt $request, Scene $scene): AnyResponse
+    public function picture(LookAt $request, Scene $scene, Snapshots $snapshots): AnyResponse
     {
-        $stored = $this->store->flat($scene);
+        $stored = $request->snapshot() === null ? $this->store->flat($scene) : $snapshots->flat($scene, $request->snapshot());
         $flat = $this->changing($request, $scene, $stored);
         [$kind, $named] = match (true) {
             $request->mask() !== null => [RenderRequest::MASK, [$request->mask(), ...($request->boolean('over') ? ['over'] : [])]],

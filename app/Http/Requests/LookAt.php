@@ -40,6 +40,7 @@ final class LookAt extends FormRequest
             'solo' => 'sometimes|array|max:200',
             'solo.*' => 'string|max:40',
             'before' => 'sometimes|boolean',
+            'snapshot' => 'sometimes|nullable|string|max:40',
             'mask' => 'sometimes|nullable|string|max:40',
             'over' => 'sometimes|boolean',
             'tint' => 'sometimes|nullable|string|max:40',
@@ -86,6 +87,14 @@ final class LookAt extends FormRequest
         $below = $this->input('below');
 
         return is_string($below) ? $below : null;
+    }
+
+    /** The variant of the scene that is looked at in its place. */
+    public function snapshot(): ?string
+    {
+        $snapshot = $this->input('snapshot');
+
+        return is_string($snapshot) ? $snapshot : null;
     }
 
     public function shown(): Shown

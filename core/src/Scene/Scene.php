@@ -39,6 +39,8 @@ final readonly class Scene
      * @param  list<string>  $accepted  readings that are meant, by their ids
      * @param  list<SceneSource>  $sources  lamps and suns that strips hang on
      * @param  array<string, mixed>  $unknown
+     * @param  list<Snapshot>  $snapshots  named variants
+     * @param  list<string>  $shownElsewhere  plain names of the pictures that these show
      */
     private function __construct(
         public string $title,
@@ -51,6 +53,8 @@ final readonly class Scene
         public Stage $stage,
         public Ambient $ambient,
         private array $unknown,
+        public array $snapshots = [],
+        private array $shownElsewhere = [],
     ) {
     }
 
@@ -75,6 +79,7 @@ final readonly class Scene
             throw SceneError::expected('aumbrel', 'version '.implode(' or ', self::READ), $version);
         }
         $size = $fields->take('size');
+        $snapshots = $fields->list('snapshots', Snapshot::MOST);
         [$width, $height] = [self::side($size, 0), self::side($size, 1)];
         $scene = new self(
             $fields->text('title', 'Untitled', 120),
@@ -87,6 +92,7 @@ final readonly class Scene
             Stage::read($fields->take('stage'), 'stage', $width, $height),
             Ambient::read($fields->take('ambient'), 'ambient'),
             $fields->rest(),
+            array_map(static fn (mixed $snapshot, int $at): Snapshot => Snapshot::read($snapshot, "snapshots[{$at}]"), $snapshots, array_keys($snapshots)),
         );
         if ($scene->width * $scene->height > self::MOST_PIXELS) {
             throw SceneError::expected('size', 'at most 100 megapixels', [$scene->width, $scene->height]);
@@ -94,7 +100,46 @@ final readonly class Scene
         $scene->checkIdentifiers();
         (new LookedAt($scene))->check();
 
-        return $scene;
+        /** @phpstan-ignore argument.type (the names are those of the properties) */
+        return $snapshots === [] ? $scene : new self(...[...get_object_vars($scene), 'shownElsewhere' => $scene->checkedSnapshots($kinds)]);
+    }
+
+    /**
+     * The scene as one of its variants has it.
+     *
+     * @throws SceneError when there is no such snapshot
+     */
+    public function snapshot(string $id, Kinds $kinds): self
+    {
+        foreach ($this->snapshots as $at => $snapshot) {
+            if ($snapshot->id === $id) {
+                try {
+                    return self::read($snapshot->of($this->toArray()), $kinds);
+                } catch (SceneError $error) {
+                    throw new SceneError("snapshots[{$at}].{$error->field}", $error->reason);
+                }
+            }
+        }
+        throw new SceneError('snapshot', "there is no snapshot \"{$id}\" in this scene");
+    }
+
+    /**
+     * @return list<string> plain names of the pictures that they show
+     *
+     * @throws SceneError when one of them is no scene, or two have one id
+     */
+    private function checkedSnapshots(Kinds $kinds): array
+    {
+        $known = $pictures = [];
+        foreach ($this->snapshots as $snapshot) {
+            if (isset($known[$snapshot->id])) {
+                throw new SceneError('snapshots', "two snapshots have the id \"{$snapshot->id}\"");
+            }
+            $known[$snapshot->id] = true;
+            $pictures[] = $this->snapshot($snapshot->id, $kinds)->pictures();
+        }
+
+        return array_values(array_unique(array_merge(...$pictures)));
     }
 
     /** @return array<string, mixed> */
@@ -110,6 +155,7 @@ final readonly class Scene
             ...($this->sources === [] ? [] : ['sources' => array_map(static fn (SceneSource $source): array => $source->toArray(), $this->sources)]),
             'strips' => array_map(static fn (Strip $strip): array => $strip->toArray(), $this->strips),
             ...($this->accepted === [] ? [] : ['accepted' => $this->accepted]),
+            ...($this->snapshots === [] ? [] : ['snapshots' => array_map(static fn (Snapshot $snapshot): array => $snapshot->toArray(), $this->snapshots)]),
         ] + $this->unknown;
     }
 
@@ -176,7 +222,7 @@ final readonly class Scene
      */
     public function with(array $strips): self
     {
-        return new self($this->title, $this->width, $this->height, $this->white, $strips, $this->accepted, $this->sources, $this->stage, $this->ambient, $this->unknown);
+        return new self($this->title, $this->width, $this->height, $this->white, $strips, $this->accepted, $this->sources, $this->stage, $this->ambient, $this->unknown, $this->snapshots, $this->shownElsewhere);
     }
 
     /**
@@ -206,7 +252,7 @@ final readonly class Scene
     /** @return list<string> plain names of the pictures that it is made of */
     public function pictures(): array
     {
-        return array_values(array_unique(array_merge(...array_map(static fn (Strip $strip): array => $strip->pictures(), $this->everyStrip()))));
+        return array_values(array_unique(array_merge($this->shownElsewhere, ...array_map(static fn (Strip $strip): array => $strip->pictures(), $this->everyStrip()))));
     }
 
     /** @return list<Strip> the plates that are not muted, each by itself, before anything was lit */

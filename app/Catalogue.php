@@ -55,7 +55,7 @@ final class Catalogue
         $level = $write(['least' => Unit::LEAST_LEVEL, 'most' => Unit::MOST_LEVEL]);
 
         $taken = $write(implode(',', array_merge(...array_map(static fn (PictureFormat $format): array => [".{$format->ending()}", "image/{$format->value}"], PictureFormat::cases()))));
-        $exports = $write(array_merge(...array_map(static fn (PictureFormat $format): array => array_map(static fn (int $bits): array => ['format' => $format->value, 'bits' => $bits, 'label' => count($format->bits()) > 1 ? "{$format->label()}, {$bits} bit" : $format->label(), 'isLossy' => $format->isLossy(), 'keepsAlpha' => $format->keepsAlpha()], $format->bits()), PictureFormat::written())));
+        $exports = $write(array_merge(...array_map(static fn (PictureFormat $format): array => array_map(static fn (int $bits): array => ['format' => $format->value, 'bits' => $bits, 'label' => count($format->bits()) > 1 ? "{$format->label()}, {$bits} bit" : $format->label(), 'isLossy' => $format->isLossy(), 'keepsAlpha' => $format->keepsAlpha()], $format->bits()), [...PictureFormat::written(), PictureFormat::Exr])));
 
         return <<<TS
             // Written by `php artisan aumbrel:catalogue` from the core; a test fails when it is stale.

@@ -6,7 +6,7 @@ namespace App\Codecs;
 
 /**
  * The picture formats that are read and written, each by its open or published specification: PNG (W3C, third edition), JPEG
- * (ITU-T T.81), TIFF (revision 6.0), WebP (RFC 9649), AVIF (AOMedia, on ISO/IEC 23008-12), HEIC (ISO/IEC 23008-12; read only), EXR ({@see ExrFile}; read only).
+ * (ITU-T T.81), TIFF (revision 6.0), WebP (RFC 9649), AVIF (AOMedia, on ISO/IEC 23008-12), HEIC (ISO/IEC 23008-12; read only), EXR ({@see ExrFile}; written by {@see ExrWriter}).
  */
 enum PictureFormat: string
 {
@@ -84,7 +84,11 @@ enum PictureFormat: string
     /** @return list<8|16> bits a channel that are written */
     public function bits(): array
     {
-        return $this === self::Png || $this === self::Tiff ? [8, 16] : [8];
+        return match ($this) {
+            self::Png, self::Tiff => [8, 16],
+            self::Exr => [16],
+            default => [8],
+        };
     }
 
     /** Whether a quality decides how much is lost. */
@@ -96,6 +100,6 @@ enum PictureFormat: string
     /** Whether what is clear stays clear; elsewhere it is laid on black. */
     public function keepsAlpha(): bool
     {
-        return in_array($this, [self::Png, self::Tiff, self::WebP], true);
+        return in_array($this, [self::Png, self::Tiff, self::WebP, self::Exr], true);
     }
 }

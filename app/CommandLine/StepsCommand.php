@@ -28,7 +28,7 @@ final class StepsCommand implements Command
 
     public function run(array $words): void
     {
-        $arguments = Arguments::read($words, ['out', 'long-side', 'percent', 'sharpen', 'colours', 'bits', 'quality'], [...Bands::SWITCHES, ...OutOptions::SWITCHES, 'before']);
+        $arguments = Arguments::read($words, ['out', 'long-side', 'bits', 'quality'], [...Bands::SWITCHES, 'before']);
         $name = $arguments->plain[0] ?? throw new Problem('which scene? aumbrel steps SCENE --out FILE');
         $out = OutFile::of($arguments, ['png', 'jpg', 'jpeg', 'tif', 'tiff', 'webp', 'avif'], 'aumbrel steps SCENE --out FILE');
         $named = NamedScene::open($name);

@@ -58,7 +58,7 @@ final readonly class Ordered
         $text = static fn (string $name): string => is_string($fields[$name] ?? null) ? $fields[$name] : '';
         $writes = Writes::tryFrom($text('writes')) ?? Writes::Picture;
         $format = PictureFormat::tryFrom($text('format')) ?? PictureFormat::Png;
-        $bits = $number('bits', 8) > 8 && in_array(16, $format->bits(), true) ? 16 : 8;
+        $bits = ($number('bits', 8) > 8 && in_array(16, $format->bits(), true)) || $format === PictureFormat::Exr ? 16 : 8;
 
         return new self(
             $writes, $format, $bits, (int) $number('quality', 92), isset($fields['longSide']) ? (int) $number('longSide', 0) : null, $number('percent', 100), (int) $number('sharpen', 0),
@@ -91,7 +91,7 @@ final readonly class Ordered
     public function said(): string
     {
         return match ($this->writes) {
-            Writes::Picture => ($this->longSide !== null ? "-{$this->longSide}px" : ($this->percent !== 100.0 ? '-'.round($this->percent).'pc' : '')).($this->colours === Primaries::Srgb ? '' : '-p3').($this->bits === 16 ? '-16bit' : ''),
+            Writes::Picture => $this->format === PictureFormat::Exr ? '' : ($this->longSide !== null ? "-{$this->longSide}px" : ($this->percent !== 100.0 ? '-'.round($this->percent).'pc' : '')).($this->colours === Primaries::Srgb ? '' : '-p3').($this->bits === 16 ? '-16bit' : ''),
             Writes::Layers => '',
             Writes::Passes => '-passes',
             Writes::Steps => '-steps',
@@ -102,14 +102,31 @@ final readonly class Ordered
     /** @return list<string> the command that writes it, without the scene and the file */
     public function command(): array
     {
+        if ($this->format === PictureFormat::Exr && $this->writes === Writes::Picture) {
+            // in linear light and in its own size, whatever else was set
+            return [$this->writes->command()];
+        }
+
         return [
             $this->writes->command(), '--bits', (string) $this->bits, '--quality', (string) $this->quality,
             ...($this->writes === Writes::Passes ? ['--format', $this->format->value] : []),
-            ...($this->longSide !== null ? ['--long-side', (string) $this->longSide] : ($this->percent !== 100.0 ? ['--percent', (string) $this->percent] : [])),
-            ...($this->sharpen > 0 ? ['--sharpen', (string) $this->sharpen] : []),
-            ...($this->colours === Primaries::Srgb ? [] : ['--colours', $this->colours->value]),
-            ...($this->metadata ? ['--metadata'] : []),
+            ...$this->finish(),
             ...($this->writes === Writes::Beside ? ['--before'] : []),
+        ];
+    }
+
+    /** @return list<string> size, sharpening and colours, of what has them */
+    private function finish(): array
+    {
+        $isSheet = $this->writes === Writes::Steps || $this->writes === Writes::Beside;
+        if ($this->writes !== Writes::Picture && ! $isSheet) {
+            return [];
+        }
+        $size = $this->longSide !== null ? ['--long-side', (string) $this->longSide] : ($this->percent !== 100.0 && ! $isSheet ? ['--percent', (string) $this->percent] : []);
+
+        return $isSheet ? $size : [
+            ...$size, ...($this->sharpen > 0 ? ['--sharpen', (string) $this->sharpen] : []),
+            ...($this->colours === Primaries::Srgb ? [] : ['--colours', $this->colours->value]), ...($this->metadata ? ['--metadata'] : []),
         ];
     }
 }

@@ -5,7 +5,7 @@ import { expect, test } from 'vitest';
 /*
  * The folders of the interface have an order: each imports only from those before it. `docs/architecture.md` says why.
  */
-const ORDER = ['api', 'generated', 'ui', 'pen', 'session', 'controls', 'readings', 'compass', 'bench', 'desk', 'scope', 'view', 'export', 'scenes', 'screen'];
+const ORDER = ['api', 'generated', 'ui', 'pen', 'session', 'controls', 'readings', 'compass', 'bench', 'desk', 'scope', 'view', 'compare', 'export', 'rigs', 'scenes', 'screen'];
 
 const root = resolve(import.meta.dirname);
 

@@ -9,6 +9,7 @@ use App\Gestures\ChangeStrip;
 use App\Http\PictureAnswer;
 use App\Http\Requests\LookAt;
 use App\Models\Scene;
+use App\Render\Look;
 use App\Render\Pool\Dropped;
 use App\Render\Pool\Priority;
 use App\Render\Pool\Ticket;
@@ -157,34 +158,50 @@ final class PictureController
     }
 
     /** The scene in small; with `kept` as it last looked, if that is known, without rendering anything. */
-    public function thumbnail(Request $request, Scene $scene, PictureEncoder $encoder, KeptPictures $kept): Response
+    public function thumbnail(Request $request, Scene $scene, PictureEncoder $encoder, KeptPictures $kept, Snapshots $snapshots): Response
     {
-        $bytes = $request->boolean('kept') ? $kept->last($scene) : $kept->current($scene) ?? $this->small($scene, $encoder, $kept);
+        $snapshot = $request->query('snapshot');
+        $bytes = match (true) {
+            is_string($snapshot) => $this->small($scene, $encoder, $snapshots->flat($scene, $snapshot)),
+            $request->boolean('before') => $this->small($scene, $encoder, (new Look(true, []))->at($this->store->flat($scene))),
+            $request->boolean('kept') => $kept->last($scene),
+            default => $kept->current($scene) ?? $this->keptSmall($scene, $encoder, $kept),
+        };
         if ($bytes === null) {
             return new Response(status: $request->boolean('kept') ? 404 : 503);
         }
 
         return new Response($bytes, 200, [
             'Content-Type' => 'image/jpeg',
-            'Cache-Control' => $request->has('revision') ? 'private, max-age=31536000, immutable' : 'no-store',
+            'Cache-Control' => $request->has('revision') || is_string($snapshot) ? 'private, max-age=31536000, immutable' : 'no-store',
         ]);
     }
 
     /** The scene rendered in small, and kept; null when it was dropped. */
-    private function small(Scene $scene, PictureEncoder $encoder, KeptPictures $kept): ?string
+    private function keptSmall(Scene $scene, PictureEncoder $encoder, KeptPictures $kept): ?string
+    {
+        $jpeg = $this->small($scene, $encoder);
+        if ($jpeg !== null) {
+            $kept->keep($scene, $jpeg);
+        }
+
+        return $jpeg;
+    }
+
+    /**
+     * The scene rendered in small; null when it was dropped.
+     *
+     * @param  FlatScene|null  $flat  as it would be; null for as it stands
+     */
+    private function small(Scene $scene, PictureEncoder $encoder, ?FlatScene $flat = null): ?string
     {
         $scale = min(1, self::THUMBNAIL / max($scene->width, $scene->height));
         $painted = $this->renders->render(
-            $this->requests->of($scene, RenderRequest::PICTURE, null, $scale),
+            $this->requests->of($scene, RenderRequest::PICTURE, null, $scale, flat: $flat),
             // everybody who asks gets it, once nobody waits for what is under the hand: nothing makes it needless
             new Ticket(Priority::Contribution, 'thumbnail '.Str::uuid(), 0),
         );
-        if ($painted instanceof Dropped) {
-            return null;
-        }
-        $jpeg = $encoder->jpegOf($painted->bytes, $painted->columns, $painted->rows, 88);
-        $kept->keep($scene, $jpeg);
 
-        return $jpeg;
+        return $painted instanceof Dropped ? null : $encoder->jpegOf($painted->bytes, $painted->columns, $painted->rows, 88);
     }
 }

@@ -108,7 +108,7 @@ test('a picture that breaks off on the way is a server that cannot be reached', 
             { headers: { 'X-Pieces': 'yes' } },
         );
     const heads: unknown[] = [];
-    const looked = { view: 'v', number: 1, draft: false, window: [0, 0, 1, 2] as [number, number, number, number], scale: 1, changes: {}, below: null, solo: [], before: false, mask: null, over: false, tint: null, form: null, as: 'colours' as const, alone: null };
+    const looked = { view: 'v', number: 1, draft: false, window: [0, 0, 1, 2] as [number, number, number, number], scale: 1, changes: {}, below: null, solo: [], before: false, snapshot: null, mask: null, over: false, tint: null, form: null, as: 'colours' as const, alone: null };
     const error = await refused(api.picture('x', looked, new AbortController().signal, ({ head }) => heads.push(head)));
     expect(error.status).toBe(0);
     expect(heads.length).toBeLessThanOrEqual(1);

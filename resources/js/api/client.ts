@@ -1,4 +1,4 @@
-import type { Changes, ColourStop, Export, KeptRamp, KeptTip, Noticed, Outlines, OwnLight, PlaceValues, Point, Reading, Scene, SceneCard, ScopeCounts, StageLines, Stop, ToneStop, Values } from './types';
+import type { Changes, ColourStop, Export, ExportOrder, KeptRamp, KeptTip, Noticed, Outlines, OwnLight, PlaceValues, Point, Reading, Rig, Scene, SceneCard, ScopeCounts, StageLines, Stop, ToneStop, Values } from './types';
 
 /** Something that the server would not do, in its words. */
 export class Refused extends Error {
@@ -145,6 +145,8 @@ export type Looked = {
     below: string | null;
     solo: string[];
     before: boolean;
+    /** the variant of the scene that is looked at in its place */
+    snapshot: string | null;
     mask: string | null;
     /** whether that mask lies over the picture as a tint, or is seen alone */
     over: boolean;
@@ -254,6 +256,21 @@ export const api = {
     revision: (id: string) => json<{ revision: number }>('GET', `scenes/${id}/revision`).then((reply) => reply.revision),
     health: () => json<{ answers: boolean }>('GET', 'health'),
     exports: (id: string) => json<{ exports: Export[] }>('GET', `scenes/${id}/exports`).then((reply) => reply.exports),
-    orderExport: (id: string, order: { format: string; bits: number; quality: number }) => json<Export>('POST', `scenes/${id}/exports`, order),
-    cancelExport: (id: string, exported: string) => json<Export>('DELETE', `scenes/${id}/exports/${exported}`),
+    orderExport: (id: string, order: ExportOrder) => json<Export>('POST', `scenes/${id}/exports`, order),
+    /** Cancels an export that is under way; one that has ended is thrown away. */
+    cancelExport: (id: string, exported: string) => ask('DELETE', `scenes/${id}/exports/${exported}`),
+    /** Those that were asked for at once, of whichever scene. */
+    batch: (batch: string) => json<{ exports: (Export & { scene: string })[] }>('GET', `exports?batch=${batch}`).then((reply) => reply.exports),
+    rigs: () => json<{ rigs: Rig[] }>('GET', 'rigs'),
+    /** Keeps strips of a scene under a name; without one they are what was copied. */
+    keepRig: (id: string, rig: { strips: string[]; plate: string | null; name: string | null }) => json<{ strips: number; rigs: Rig[] }>('POST', `scenes/${id}/rigs`, rig),
+    /** A file of a rig that was taken in. */
+    bringRig: (intake: string) => json<{ rigs: Rig[] }>('POST', 'rigs', { intake }),
+    takeOutRig: (rig: string) => json<{ rigs: Rig[] }>('DELETE', `rigs/${rig}`),
+    /** A rig over a picture that was taken in: it becomes a scene and is written out. */
+    rigOver: (rig: string, intake: string, batch: string, order: ExportOrder) => json<{ scene: string; export: string }>('POST', `rigs/${rig}/over`, { intake, batch, ...order }),
+    keepSnapshot: (id: string, name: string, of: string | null = null) => json<Scene>('POST', `scenes/${id}/snapshots`, { name, of }),
+    renameSnapshot: (id: string, snapshot: string, name: string) => json<Scene>('PATCH', `scenes/${id}/snapshots/${snapshot}`, { name }),
+    throwSnapshot: (id: string, snapshot: string) => json<Scene>('DELETE', `scenes/${id}/snapshots/${snapshot}`),
+    restoreSnapshot: (id: string, snapshot: string) => json<Scene>('POST', `scenes/${id}/snapshots/${snapshot}/restore`),
 };

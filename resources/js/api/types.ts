@@ -170,6 +170,7 @@ export type Scene = {
     sources: Source[];
     strips: Strip[];
     pictures: Record<string, { width: number; height: number; opaque: boolean }>;
+    snapshots: Snapshot[];
     undo: string | null;
     redo: string | null;
     /** said once, of a file that was taken in */
@@ -202,6 +203,12 @@ export type Reading = { id: string; kind: string; strips: string[]; seen: string
 
 /** What the core notices in a scene. */
 export type Noticed = { compass: { sights: Sight[]; arcs: { reading: string; from: string; to: string; angle: number }[] }; readings: Reading[] };
+
+/** A named variant of the scene. */
+export type Snapshot = { id: string; name: string; made: string };
+
+/** Strips that are kept for other scenes: how many, the plate that they were made about, and how many pictures they show. */
+export type Rig = { id: string; name: string; strips: number; subject: string | null; pictures: number };
 
 export type SceneCard = { id: string; title: string; width: number; height: number; revision: number; touched: string; made: string; folder: string | null; strips: number; deleted: string | null };
 
@@ -252,7 +259,15 @@ export type Export = {
     bytes: number | null;
     clipped: number | null;
     asked: string;
+    /** what it is of the scene, and of many that were asked for at once */
+    writes: ExportWrites;
+    batch: string | null;
 };
+
+export type ExportWrites = 'picture' | 'layers' | 'passes' | 'steps' | 'before and after';
+
+/** What is wanted of an export: px of the longer side or a share of the size, sharpening in percent. */
+export type ExportOrder = { writes: ExportWrites; format: string; bits: number; quality: number; longSide: number | null; percent: number; sharpen: number; colours: 'srgb' | 'p3'; metadata: boolean };
 
 /** One value of a kind, as the core describes it. */
 export type Parameter = {

@@ -60,7 +60,7 @@ function Modes({ scene, strip, gestures, onTaken }: { scene: Scene; strip: Strip
         const leaving = new AbortController();
         const lens = lensOf(camera, scene, VIEW);
         const { x, y, width, height } = windowOf(lens, scene, VIEW);
-        api.modes(scene.id, { view: 'modes', number: Date.now(), draft: false, window: [x, y, width, height], scale: WIDTH / width, changes: {}, below: null, solo: [], before: false, mask: null, over: false, tint: null, form: null, as: 'colours', alone: strip.id }, leaving.signal).then(
+        api.modes(scene.id, { view: 'modes', number: Date.now(), draft: false, window: [x, y, width, height], scale: WIDTH / width, changes: {}, below: null, solo: [], before: false, snapshot: null, mask: null, over: false, tint: null, form: null, as: 'colours', alone: strip.id }, leaving.signal).then(
             (reply) => reply && setPictures(picturesOf(reply)),
             (error: unknown) => !leaving.signal.aborted && sayError(error),
         );

@@ -1,4 +1,4 @@
-import { Plus, SquareSplitHorizontal } from 'lucide-react';
+import { Bookmark, Plus, SquareSplitHorizontal } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useRef, useState } from 'react';
 import type { Scene, StripKind } from '../api/types';
@@ -56,9 +56,14 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
     return (
         <>
             <Popover.Root open={open} onOpenChange={setOpen}>
-                <Popover.Trigger aria-label="Add a strip" className="flex h-[calc(100%-14px)] w-11 shrink-0 items-center justify-center rounded-md border border-dashed border-line text-quiet hover:bg-panel hover:text-ink">
-                    <Plus size={18} aria-hidden />
-                </Popover.Trigger>
+                <div className="flex h-[calc(100%-14px)] w-11 shrink-0 flex-col gap-1">
+                    <Popover.Trigger aria-label="Add a strip" className="flex min-h-0 flex-1 items-center justify-center rounded-md border border-dashed border-line text-quiet hover:bg-panel hover:text-ink">
+                        <Plus size={18} aria-hidden />
+                    </Popover.Trigger>
+                    <button aria-label="Rigs" title="Rigs: looks that are kept for the next picture" className="flex h-7 shrink-0 items-center justify-center rounded-md border border-line text-quiet hover:bg-panel hover:text-ink" onClick={() => work.rigs(true)}>
+                        <Bookmark size={14} aria-hidden />
+                    </button>
+                </div>
                 <Popover.Portal>
                     <Popover.Content aria-label="What can be added" side="top" align="end" sideOffset={8} className="z-40 grid max-h-[var(--radix-popover-content-available-height)] w-[560px] max-w-[96vw] grid-cols-2 max-[719px]:grid-cols-1 overflow-y-auto rounded-md border border-line bg-well p-1.5 shadow-xl">
                         {kinds.flatMap((kind) => [

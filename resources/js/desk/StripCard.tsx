@@ -27,6 +27,12 @@ type Props = {
     onStep: (strip: string, places: number, carries: boolean) => void;
 };
 
+/** The strip chosen, and the shelf of rigs open: it is ticked there. */
+function keepAsRig(strip: string) {
+    work.choose(strip);
+    work.rigs(true);
+}
+
 /** A strip on the desk: its contribution beside its fader, what it is called, solo and mute, and how it is mixed. */
 export const StripCard = memo(function StripCard({ strip, picture, folded, isTabbed, gestures, noticed, onStep }: Props) {
     const isChosen = useWork((state) => state.chosen === strip.id);
@@ -68,6 +74,8 @@ export const StripCard = memo(function StripCard({ strip, picture, folded, isTab
         [
             { label: 'Rename', keys: 'Enter', run: () => window.setTimeout(() => setRenaming(true)) },
             { label: 'Duplicate', keys: 'D', run: () => void gestures.duplicate(strip.id) },
+            { label: 'Copy for another scene', keys: 'Ctrl C', run: () => void gestures.copy([strip.id, ...useWork.getState().also]) },
+            { label: 'Keep as a rig…', run: () => keepAsRig(strip.id) },
             { label: strip.locked ? 'Unlock' : 'Lock', run: () => void gestures.change(strip.id, { locked: !strip.locked }, strip.locked ? 'Unlock' : 'Lock') },
             ...(strip.family === 'plate' ? [{ label: 'Cast its shadows', run: () => void gestures.castShadows(strip.id) }] : []),
             ...(strip.family === 'light' ? [{ label: 'Bring the rest along', run: () => void gestures.bringAlong(strip.id) }] : []),

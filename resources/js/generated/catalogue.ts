@@ -7671,6 +7671,13 @@ export const exportFormats: { format: string; bits: number; label: string; isLos
         "label": "AVIF",
         "isLossy": true,
         "keepsAlpha": false
+    },
+    {
+        "format": "exr",
+        "bits": 16,
+        "label": "EXR",
+        "isLossy": false,
+        "keepsAlpha": true
     }
 ];
 

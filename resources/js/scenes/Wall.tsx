@@ -10,6 +10,7 @@ import { TakingIn, withFile } from '../ui/takingIn';
 import { go } from '../ui/route';
 import { ago, megabytes } from '../ui/words';
 import { arranged, freeName, ORDERS, type Order } from './arranged';
+import { RigsOfAll } from '../rigs/RigsSheet';
 import { Card, FolderCard } from './Card';
 import { useStanding } from './standing';
 
@@ -19,6 +20,7 @@ export function Wall() {
     const { drop, busy, problem } = useDrop();
     const { order, search, folder, set } = useStanding();
     const box = useRef<HTMLDivElement>(null);
+    const [rigs, setRigs] = useState(false);
     const lay = useLay();
     useFilesIn((files) => void drop(files));
     useEffect(() => {
@@ -54,7 +56,10 @@ export function Wall() {
                         <FolderName key={inFolder} name={inFolder} onRename={(name) => lay(all.filter((scene) => scene.folder === inFolder).map((scene) => scene.id), name).then(() => set({ folder: name }))} />
                     </>
                 )}
-                <label className="ml-auto flex h-7 w-[240px] items-center gap-2 rounded-sm bg-well px-2 text-quiet">
+                <button className="ml-auto h-7 rounded-sm px-2 text-quiet hover:text-ink" title="Looks that are kept, over many pictures" onClick={() => setRigs(true)}>
+                    Rigs
+                </button>
+                <label className="flex h-7 w-[240px] items-center gap-2 rounded-sm bg-well px-2 text-quiet">
                     <Search size={14} aria-hidden />
                     <input type="search" aria-label="Search the scenes" placeholder="Search" className="min-w-0 flex-1 bg-transparent text-ink outline-none" value={search} onChange={(event) => set({ search: event.target.value })} />
                 </label>
@@ -88,6 +93,7 @@ export function Wall() {
                 </div>
                 <Below deleted={scenes.data?.deleted ?? []} />
             </div>
+            <RigsOfAll open={rigs} onOpenChange={setRigs} />
             <TakingIn />
             <Notices />
         </main>

@@ -6,8 +6,10 @@ import type { Scene } from '../api/types';
 import { Bench } from '../bench/Bench';
 import { Compass } from '../compass/Compass';
 import { LightBar } from '../compass/LightBar';
+import { CompareSheet } from '../compare/CompareSheet';
 import { Desk } from '../desk/Desk';
 import { ExportSheet } from '../export/ExportSheet';
+import { RigsSheet } from '../rigs/RigsSheet';
 import { Notices } from '../ui/notices';
 import { useFilesIn } from '../ui/filesIn';
 import { TakingIn } from '../ui/takingIn';
@@ -17,9 +19,10 @@ import { ConsequenceSheet } from './ConsequenceSheet';
 import { Course } from './Course';
 import { useFirstSteps } from '../session/firstSteps';
 import { useFollowing } from '../session/following';
-import { useGestures, type Gestures } from '../session/gestures';
+import { COPIED, useGestures, type Gestures } from '../session/gestures';
+import { chosenPlate } from '../session/chosen';
 import { KeysSheet } from './KeysSheet';
-import { useKeys } from './keys';
+import { toggleComparing, useKeys } from './keys';
 import { ToolRow } from './ToolRow';
 import { Region } from '../ui/Region';
 import { Waits } from './Waits';
@@ -72,7 +75,7 @@ function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
     useKeys(scene, gestures);
     useFollowing(scene.id, gestures);
     useFirstSteps(scene);
-    useFilesIn((files) => void gestures.addPlates(files));
+    useFilesIn((files) => void gestures.addPlates(files), () => void gestures.useRig(COPIED, chosenPlate(scene)));
     const folded = useWork((state) => state.folded);
     useEffect(() => {
         document.title = `${scene.title} · Aumbrel`;
@@ -109,6 +112,8 @@ function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
                 </div>
             )}
             <ConsequenceSheet scene={scene} gestures={gestures} />
+            <CompareSheet scene={scene} gestures={gestures} />
+            <RigsSheet scene={scene} gestures={gestures} />
             <ExportSheet scene={scene} />
             <KeysSheet />
             <TakingIn />
@@ -120,6 +125,7 @@ function Opened({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
 function TopBar({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
     const before = useWork((state) => state.before);
     const scope = useWork((state) => state.scope);
+    const comparing = useWork((state) => state.compareOpen || state.comparing !== null);
     return (
         <header className="flex h-10 shrink-0 items-center gap-2 bg-bar pr-3 pl-1">
             <button aria-label="To the scenes" className="rounded-sm p-2 text-quiet hover:text-ink" onClick={() => go('/')}>
@@ -153,6 +159,9 @@ function TopBar({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
                     onKeyUp={() => work.hold('before', false)}
                 >
                     Before
+                </button>
+                <button aria-pressed={comparing} title="A sliding edge against how it was, or against a snapshot (C)" className={`rounded-md px-2.5 py-1 ${comparing ? 'bg-raised text-ink' : 'text-quiet hover:text-ink'}`} onClick={toggleComparing}>
+                    Compare
                 </button>
                 <button className="rounded-md bg-ink px-3 py-1 font-semibold text-well hover:bg-white" onClick={() => work.exporting(true)}>
                     Export

@@ -2,8 +2,11 @@ import { useEffect } from 'react';
 import type { Scene, Strip } from '../api/types';
 import type { Gestures } from '../session/gestures';
 import { everyStrip } from '../session/strips';
+import { exportAgain } from '../export/last';
+import { chosenPlate } from '../session/chosen';
 import { sourceName, sourceOf } from '../session/things';
 import { focusBack, watchFocus } from '../ui/focus';
+import { boxOf } from '../session/camera';
 import { course, useWork, work } from '../session/store';
 
 export const keyList: [string, string][] = [
@@ -16,6 +19,7 @@ export const keyList: [string, string][] = [
     ['Z, X', 'Zoom in, zoom out'],
     ['Ctrl or Cmd with arrows in the view', 'Pan'],
     ['F', 'Show the whole scene'],
+    ['T', 'Show the chosen plate, or the plate that a light is on'],
     ['A press on the picture', 'Choose what is there; with alt what lies beneath, with shift another one to it'],
     ['Shift, dragging the ring', 'Move the pivot of a plate'],
     ['S, M', 'Solo, mute the chosen strip'],
@@ -27,6 +31,8 @@ export const keyList: [string, string][] = [
     ['Enter on the desk', 'Rename'],
     ['Arrows in the view', 'Nudge by 1 px; with shift by 10'],
     ['B, held', 'Before'],
+    ['C', 'Compare by a sliding edge; arrows move it, Escape ends it'],
+    ['N, held', 'The snapshot that was pointed at last'],
     ['K, held', 'Clean look, without handles'],
     ['V', 'Value view, clipping, as it is'],
     ['L', 'What the chosen strip alone adds'],
@@ -35,7 +41,9 @@ export const keyList: [string, string][] = [
     ['G', 'Hold the chosen strips together; take a group apart'],
     ['Delete', 'Delete the strip'],
     ['Ctrl or Cmd with Z, Y', 'Undo, redo; Z with shift redoes too'],
+    ['Ctrl or Cmd with C, V', 'Copy the chosen strips; put them in, here or in another scene'],
     ['Ctrl or Cmd with V', 'Bring in a picture from the clipboard'],
+    ['Q', 'Export as the last time'],
     ['Escape', 'Take back what is being dragged'],
     ['?', 'This sheet'],
 ];
@@ -56,7 +64,15 @@ function size(key: string): void {
     }
 }
 
-const HELD = { b: 'before', k: 'clean' } as const;
+const HELD = { b: 'before', k: 'clean', n: 'flipped' } as const;
+
+/** Opens the comparison, against how it was where nothing else was chosen, or ends it. */
+export function toggleComparing(): void {
+    const { compareOpen, comparing } = useWork.getState();
+    const isOn = compareOpen || comparing !== null;
+    work.comparing(!isOn);
+    work.compare(isOn ? null : { before: true });
+}
 
 /** The keys that work everywhere on the work screen but in fields. */
 export function useKeys(scene: Scene, gestures: Gestures): void {
@@ -73,6 +89,14 @@ export function useKeys(scene: Scene, gestures: Gestures): void {
             if ((event.ctrlKey || event.metaKey) && (key === 'z' || key === 'y')) {
                 event.preventDefault();
                 void (event.shiftKey || key === 'y' ? gestures.redo() : gestures.undo());
+                return;
+            }
+            if ((event.ctrlKey || event.metaKey) && key === 'c' && !event.shiftKey && (window.getSelection()?.isCollapsed ?? true)) {
+                const { chosen, also } = useWork.getState();
+                if (everyStrip(scene.strips).some((strip) => strip.id === chosen)) {
+                    event.preventDefault();
+                    void gestures.copy([chosen ?? '', ...also]);
+                }
                 return;
             }
             if (event.ctrlKey || event.metaKey || event.altKey || (/^[a-z]$/.test(key) && !useWork.getState().letters)) {
@@ -157,6 +181,21 @@ function press(key: string, scene: Scene, gestures: Gestures): boolean {
         case 'f':
             work.stand(null);
             return true;
+        case 't':
+            return standOnPlate(scene);
+        case 'c':
+            toggleComparing();
+            return true;
+        case 'escape': {
+            const { comparing } = useWork.getState();
+            if (comparing !== null) {
+                toggleComparing();
+            }
+            return comparing !== null;
+        }
+        case 'q':
+            void exportAgain(scene.id);
+            return true;
         case 'z':
         case 'x':
             work.zoom(key.toLowerCase() === 'z' ? ZOOM_STEP : 1 / ZOOM_STEP, scene);
@@ -167,6 +206,17 @@ function press(key: string, scene: Scene, gestures: Gestures): boolean {
         default:
             return false;
     }
+}
+
+/** The view goes to the chosen plate. */
+function standOnPlate(scene: Scene): boolean {
+    const plate = everyStrip(scene.strips).find((strip) => strip.id === chosenPlate(scene));
+    const picture = plate ? scene.pictures[plate.values.picture as string] : undefined;
+    if (!plate?.maps || !picture) {
+        return false;
+    }
+    work.standOn(boxOf(plate.maps.toScene, picture), scene);
+    return true;
 }
 
 /** The keys that mean the chosen strip, or its mask whose handles are shown. */

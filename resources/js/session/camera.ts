@@ -75,3 +75,19 @@ export function lookedAt(camera: Camera, scene: { width: number; height: number 
     const whole = Math.min(scene.width, scene.height);
     return camera ? { centre: camera.centre, span: Math.min(whole, 500 / camera.zoom) } : { centre: [scene.width / 2, scene.height / 2], span: whole };
 }
+
+/** The box in the scene of a picture that lies there by three by three numbers. */
+export function boxOf(toScene: number[], picture: Size): Rect {
+    const corners = [[0, 0], [picture.width, 0], [picture.width, picture.height], [0, picture.height]].map(([x = 0, y = 0]) => {
+        const at = (row: number) => (toScene[3 * row] ?? 0) * x + (toScene[3 * row + 1] ?? 0) * y + (toScene[3 * row + 2] ?? 0);
+        return [at(0) / at(2), at(1) / at(2)];
+    });
+    const [xs, ys] = [corners.map(([x = 0]) => x), corners.map(([, y = 0]) => y)];
+    return { x: Math.min(...xs), y: Math.min(...ys), width: Math.max(...xs) - Math.min(...xs), height: Math.max(...ys) - Math.min(...ys) };
+}
+
+/** Where the view stands to show a rectangle of the scene, with a little around it. */
+export function standingOn(box: Rect, view: Size): NonNullable<Camera> {
+    const zoom = clamp(0.86 * Math.min(view.width / Math.max(1, box.width), view.height / Math.max(1, box.height)), LEAST_ZOOM, MOST_ZOOM);
+    return { zoom, centre: [box.x + box.width / 2, box.y + box.height / 2] };
+}

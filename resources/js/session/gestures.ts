@@ -1,7 +1,7 @@
 import { notifyManager, QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { api, Refused, type Placing } from '../api/client';
-import type { Changes, NewMask, Point, Scene, Strip, StripChange, Stroke } from '../api/types';
+import type { Changes, NewMask, Point, Scene, Snapshot, Strip, StripChange, Stroke } from '../api/types';
 import { say, sayError } from '../ui/notices';
 import { withFile } from '../ui/takingIn';
 import { newKey, Outbox, type Entry, type Seen } from './outbox';
@@ -12,6 +12,9 @@ import { useWork, work } from './store';
 
 /** Keys that are pressed again and again make one gesture when no longer than this passes between them. */
 const TOGETHER_MS = 450;
+
+/** What was copied lies under this name. */
+export const COPIED = 'copied';
 
 /** A gesture that keys are still adding to. */
 type Nudge = { key: string; timer: number; label: string };
@@ -304,6 +307,67 @@ export class Gestures {
 
     async rename(title: string): Promise<void> {
         await this.outbox.put(this.outbox.entry({ label: 'Rename the scene', path: 'gestures/change-scene', body: { title } }));
+    }
+
+    /** The scene as it is now, or as another snapshot has it, under a name. */
+    keepSnapshot(name: string, of: string | null = null): Promise<void> {
+        return this.ofSnapshots(() => api.keepSnapshot(this.sceneId, name, of));
+    }
+
+    renameSnapshot(snapshot: string, name: string): Promise<void> {
+        return this.ofSnapshots(() => api.renameSnapshot(this.sceneId, snapshot, name));
+    }
+
+    /** It can be brought back by the notice. */
+    throwSnapshot({ id, name }: Snapshot): Promise<void> {
+        return this.ofSnapshots(async () => {
+            const scene = await api.throwSnapshot(this.sceneId, id);
+            const { comparing } = useWork.getState();
+            if (comparing !== null && 'snapshot' in comparing && comparing.snapshot === id) {
+                work.compare(null);
+            }
+            say(`"${name}" is thrown away.`, { label: 'Bring back', run: () => void this.ofSnapshots(() => api.restoreSnapshot(this.sceneId, id)) });
+            return scene;
+        });
+    }
+
+    /** The scene becomes as a snapshot has it. */
+    async takeSnapshot(snapshot: string): Promise<void> {
+        this.settle();
+        await this.outbox.put(this.outbox.entry({ label: 'Go to a snapshot', path: 'gestures/take-snapshot', body: { snapshot } }));
+    }
+
+    /** Snapshots are of what is written: that first. */
+    private async ofSnapshots(ask: () => Promise<Scene>): Promise<void> {
+        this.settle();
+        try {
+            await this.outbox.written();
+            const scene = await ask();
+            this.know(scene);
+            this.others?.postMessage({ scene: this.sceneId, revision: scene.revision + 1 });
+        } catch (error) {
+            sayError(error);
+        }
+    }
+
+    /** Strips for the clipboard, with what they cannot do without. */
+    async copy(strips: string[]): Promise<void> {
+        this.settle();
+        try {
+            await this.outbox.written();
+            const { strips: count } = await api.keepRig(this.sceneId, { strips, plate: null, name: null });
+            say(count === 1 ? 'One strip is copied.' : `${count} strips are copied.`);
+            // what was copied elsewhere before is not pasted in its place
+            await navigator.clipboard?.writeText(`${count} strips of Aumbrel`).catch(() => undefined);
+        } catch (error) {
+            sayError(error);
+        }
+    }
+
+    /** The strips of a rig, or those that were copied, for a plate or for the scene. */
+    useRig(rig: string, plate: string | null): Promise<void> {
+        this.settle();
+        return this.add(this.outbox.entry({ label: rig === COPIED ? 'Put in copied strips' : 'Use a rig', path: 'gestures/use-rig', body: { rig, plate } }));
     }
 
     undo(): Promise<void> {

@@ -1,8 +1,8 @@
 import type { Outlines, StageLines, Values } from '../api/types';
 import { arrange } from './arranging';
-import { lensOf, zoomedAt } from './camera';
+import { lensOf, standingOn, zoomedAt, type Rect } from './camera';
 import { set, useWork } from './slice';
-import type { Camera, Seeing, Step, Work } from './state';
+import type { Camera, Compared, Seeing, Step, Work } from './state';
 
 /** The lines that a draft brings. */
 type Drafted = { outlines?: Record<string, Outlines>; inForce?: Record<string, Values>; stage?: StageLines | null };
@@ -11,6 +11,8 @@ type Drafted = { outlines?: Record<string, Outlines>; inForce?: Record<string, V
 export const looking = {
     /** Where the view stands; null shows the whole scene. */
     stand: (camera: Camera) => set({ camera }),
+    /** The view shows a rectangle of the scene. */
+    standOn: (box: Rect, scene: { width: number; height: number }) => set(({ view }) => ({ camera: standingOn({ ...box, width: Math.min(box.width, scene.width), height: Math.min(box.height, scene.height) }, view) })),
     /** The view is being moved: drafts are wanted. */
     moveView: (camera: Camera, at: number) => set({ camera, moving: true, movedAt: at }),
     /** The view is this large. */
@@ -20,8 +22,14 @@ export const looking = {
         set(({ camera, view }) => ({ camera: zoomedAt(lensOf(camera, scene, view), view, [view.width / 2, view.height / 2], factor) })),
     toggleSolo: (strip: string) => set(({ solo }) => ({ solo: solo.includes(strip) ? solo.filter((other) => other !== strip) : [...solo, strip] })),
     /** Before anything was lit, or without handles, while a key is held. */
-    hold: (what: 'before' | 'clean', isHeld: boolean) => set({ [what]: isHeld }),
-    letGoOfKeys: () => set({ before: false, clean: false }),
+    hold: (what: 'before' | 'clean' | 'flipped', isHeld: boolean) => set({ [what]: isHeld }),
+    letGoOfKeys: () => set({ before: false, clean: false, flipped: false }),
+    /** Compares the picture with something by a sliding edge, or no longer. */
+    compare: (comparing: Compared) => set(comparing !== null && 'snapshot' in comparing ? { comparing, flipTo: comparing.snapshot } : { comparing }),
+    /** Where the edge stands, as a share of the view. */
+    slide: (edge: number) => set({ edge: Math.min(1, Math.max(0, edge)) }),
+    /** The snapshot that is flipped to. */
+    flipTo: (flipTo: string | null) => set({ flipTo }),
     /** Shows a mask alone in grey, or nothing of that. */
     viewMask: (maskAlone: string | null) => set({ maskAlone }),
     /** Lays what a mask holds back under a tint while its softness is worked on, or no longer. */
@@ -51,6 +59,8 @@ export const looking = {
 export const panels = {
     keys: (keysOpen: boolean) => set({ keysOpen }),
     exporting: (exportOpen: boolean) => set({ exportOpen }),
+    comparing: (compareOpen: boolean) => set({ compareOpen }),
+    rigs: (rigsOpen: boolean) => set({ rigsOpen }),
     readings: (readingsOpen: boolean) => set({ readingsOpen }),
     modes: (modesOpen: boolean) => set({ modesOpen }),
     compass: (compassOpen: boolean) => arrange({ compassOpen }),

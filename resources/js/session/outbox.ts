@@ -148,6 +148,20 @@ export class Outbox {
         return this.entries.length === 0;
     }
 
+    /** Waits until everything that was handed in is written or refused. */
+    async written(): Promise<void> {
+        while (this.entries.length > 0) {
+            const last = this.entries[this.entries.length - 1];
+            await new Promise<void>((resolve) => {
+                const before = this.done.get(last?.key ?? '');
+                this.done.set(last?.key ?? '', (isWritten) => {
+                    before?.(isWritten);
+                    resolve();
+                });
+            });
+        }
+    }
+
     /** The server may be back: do not wait any longer. */
     hurry(): void {
         this.wake?.();

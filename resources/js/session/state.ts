@@ -21,6 +21,9 @@ export type Picking = { thing: string; parameter: string } | { tones: string } |
 /** What a scope draws; null while there is none. */
 export type Scoped = 'tones' | 'waveform' | 'chroma' | null;
 
+/** The plates before they were lit, a snapshot, or the scene without a strip; null for nothing. */
+export type Compared = { before: true } | { snapshot: string } | { without: string } | null;
+
 /** A line that is to be drawn on the chosen plate. */
 export type Drawing = 'horizon' | 'shadow line' | null;
 
@@ -121,6 +124,15 @@ export type Work = Arrangement & {
     solo: string[];
     before: boolean;
     clean: boolean;
+    /** What the picture is compared with by a sliding edge. */
+    comparing: Compared;
+    /** Where the edge stands, as a share of the view from the left. */
+    edge: number;
+    /** The snapshot that is flipped to, and whether it is just now. */
+    flipTo: string | null;
+    flipped: boolean;
+    compareOpen: boolean;
+    rigsOpen: boolean;
     keysOpen: boolean;
     exportOpen: boolean;
     scope: Scoped;
@@ -177,6 +189,12 @@ export const fresh: Work = {
     solo: [],
     before: false,
     clean: false,
+    comparing: null,
+    edge: 0.5,
+    flipTo: null,
+    flipped: false,
+    compareOpen: false,
+    rigsOpen: false,
     keysOpen: false,
     exportOpen: false,
     scope: null,

@@ -6,7 +6,7 @@ import { set } from './slice';
 import { fresh } from './state';
 
 export { useWork } from './slice';
-export { course, type BrushSettings, type Camera, type Drawing, type Marking, type Paints, type Picking, type PickSettings, type Placing, type Scoped, type Seeing, type Step, type Tool } from './state';
+export { course, type BrushSettings, type Camera, type Compared, type Drawing, type Marking, type Paints, type Picking, type PickSettings, type Placing, type Scoped, type Seeing, type Step, type Tool } from './state';
 
 /** Every way in which the state of this window changes. */
 export const work = {

@@ -1,10 +1,12 @@
 import { useEffect, useRef } from 'react';
 
-/** Files that are dropped anywhere on the page, or pasted; the browser never leaves the page for one. */
-export function useFilesIn(take: (files: File[]) => void): void {
+/** Files that are dropped anywhere on the page, or pasted; the browser never leaves the page for one. What is pasted without files, outside of fields, means what was copied here. */
+export function useFilesIn(take: (files: File[]) => void, paste?: () => void): void {
     const latest = useRef(take);
+    const other = useRef(paste);
     useEffect(() => {
         latest.current = take;
+        other.current = paste;
     });
     useEffect(() => {
         const holdsFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false;
@@ -27,6 +29,8 @@ export function useFilesIn(take: (files: File[]) => void): void {
             if (files.length > 0) {
                 event.preventDefault();
                 latest.current(files);
+            } else if (!(event.target instanceof HTMLElement && /^(input|textarea|select)$/i.test(event.target.tagName))) {
+                other.current?.();
             }
         };
         window.addEventListener('dragover', onOver);

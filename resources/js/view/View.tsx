@@ -14,6 +14,8 @@ import { Scope } from '../scope/Scope';
 import { Handles } from './handles/Handles';
 import { ToolLayer } from './tools/ToolLayer';
 import { paint } from './paint';
+import { Beside } from './Beside';
+import { Overview } from './Overview';
 import { usePicture } from './usePicture';
 
 /** The wheel has stopped when nothing came for this long. */
@@ -38,6 +40,8 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     const clean = useWork((state) => state.clean);
     const dark = useWork((state) => state.darkSurround);
     const drawing = useWork((state) => state.drawing);
+    const comparing = useWork((state) => state.comparing);
+    const flipTo = useWork((state) => (state.flipped ? state.flipTo : null));
     const [spaceHeld, setSpaceHeld] = useState(false);
     const [over, setOver] = useState(false);
     const lens = useMemo(() => lensOf(camera, scene, view), [camera, scene, view]);
@@ -228,9 +232,12 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             >
                 {shown === null && <Kept scene={scene} lens={lens} />}
                 <canvas ref={canvas} className="absolute inset-0 h-full w-full" data-testid="picture" />
-                {!clean && (tool === 'move' || tool === 'pan') && drawing === null && <Handles scene={scene} lens={lens} view={view} gestures={gestures} passive={pans} />}
-                {!clean && !pans && <ToolLayer scene={scene} lens={lens} view={view} gestures={gestures} />}
+                {comparing !== null && <Beside scene={scene} lens={lens} view={view} comparing={comparing} />}
+                {!clean && comparing === null && (tool === 'move' || tool === 'pan') && drawing === null && <Handles scene={scene} lens={lens} view={view} gestures={gestures} passive={pans} />}
+                {!clean && comparing === null && !pans && <ToolLayer scene={scene} lens={lens} view={view} gestures={gestures} />}
                 <Scope scene={scene} lens={lens} size={view} />
+                {!clean && <Overview scene={scene} lens={lens} view={view} />}
+                {flipTo !== null && <Flipped name={scene.snapshots.find((snapshot) => snapshot.id === flipTo)?.name} />}
                 <Seen factor={shown?.head.factors?.[0] ?? 1} clipped={shown?.head.clipped ?? 0} />
                 {(isLate || progress !== null) && problem === null && (
                     <p role="status" className="pointer-events-none absolute bottom-2 left-2 rounded-sm bg-well/80 px-2 text-quiet">
@@ -247,6 +254,15 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
                 )}
             </div>
         </Menu>
+    );
+}
+
+/** The snapshot that is seen while its key is held. */
+function Flipped({ name }: { name: string | undefined }) {
+    return (
+        <p role="status" className="pointer-events-none absolute top-2 left-2 rounded-sm bg-well/80 px-2 text-ink">
+            {name}
+        </p>
     );
 }
 

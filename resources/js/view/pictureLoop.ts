@@ -2,7 +2,7 @@ import { api, Refused, type Frame, type Looked, type PictureHead } from '../api/
 import type { Rect } from '../session/camera';
 
 /** What the view wants to see. */
-export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before' | 'mask' | 'over' | 'tint' | 'form' | 'as' | 'alone'> & {
+export type Wanted = Pick<Looked, 'changes' | 'below' | 'solo' | 'before' | 'snapshot' | 'mask' | 'over' | 'tint' | 'form' | 'as' | 'alone'> & {
     window: Rect;
     /** Picture pixels to a scene pixel at rest, and the most while something moves. */
     scale: number;
@@ -176,6 +176,7 @@ export class PictureLoop {
                     below: wanted.below,
                     solo: wanted.solo,
                     before: wanted.before,
+                    snapshot: wanted.snapshot,
                     mask: wanted.mask,
                     over: wanted.over,
                     tint: wanted.tint,

@@ -23,6 +23,7 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
     const moving = useWork((state) => state.moving);
     const solo = useWork((state) => state.solo);
     const before = useWork((state) => state.before);
+    const snapshot = useWork((state) => (state.flipped ? state.flipTo : null));
     const maskTinted = useWork((state) => state.maskTinted);
     const mask = useWork((state) => state.maskTinted ?? state.maskAlone);
     const over = maskTinted !== null;
@@ -74,7 +75,7 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
         }
         const scale = restScale(lens, looked, globalThis.devicePixelRatio || 1);
         // writing a change down does not change the picture
-        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0, inForce: 0 })), everySource(scene, pending), scene.stage, scene.ambient, pending[STAGE], pending[AMBIENT], scene.white, looked, scale, solo, before, mask, over, tint, form, as, alone, attempt]);
+        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0, inForce: 0 })), everySource(scene, pending), scene.stage, scene.ambient, pending[STAGE], pending[AMBIENT], scene.white, looked, scale, solo, before, snapshot, mask, over, tint, form, as, alone, attempt]);
         if (content !== null && content === asked.current) {
             revision.current = scene.revision;
             if (hasCome.current) {
@@ -93,6 +94,7 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
             below: useWork.getState().chosen,
             solo,
             before,
+            snapshot,
             mask,
             over,
             tint,
@@ -102,7 +104,7 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
             moving,
             since: moving ? useWork.getState().movedAt : performance.now(),
         });
-    }, [scene, lens, looked, view, pending, moving, solo, before, mask, over, tint, form, as, alone, attempt]);
+    }, [scene, lens, looked, view, pending, moving, solo, before, snapshot, mask, over, tint, form, as, alone, attempt]);
 
     // once the server can be reached again the picture comes by itself
     useEffect(() => {

@@ -37,7 +37,7 @@ test('dense screens get their pixels as far as it is worth it', () => {
 afterEach(() => vi.restoreAllMocks());
 
 function wanted(more: Partial<Wanted> = {}): Wanted {
-    return { window: { x: 0, y: 0, width: 8, height: 4 }, scale: 1, draftScale: 0.5, changes: {}, below: null, solo: [], before: false, mask: null, over: false, tint: null, form: null, as: 'colours', alone: null, moving: true, since: 0, ...more };
+    return { window: { x: 0, y: 0, width: 8, height: 4 }, scale: 1, draftScale: 0.5, changes: {}, below: null, solo: [], before: false, snapshot: null, mask: null, over: false, tint: null, form: null, as: 'colours', alone: null, moving: true, since: 0, ...more };
 }
 
 /** A server whose answers come when we say so. */

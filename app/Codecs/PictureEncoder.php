@@ -59,13 +59,13 @@ final class PictureEncoder
     }
 
     /**
-     * Rendered rows of 16 bits as a PNG.
+     * Rendered rows as a PNG.
      *
-     * @param  8|16  $bits  of the PNG
+     * @param  8|16  $bits  of both
      */
     public function whole(string $raw, int $columns, int $rows, int $bits): string
     {
-        $image = $this->image((string) file_get_contents($raw), $columns, $rows, 16);
+        $image = $this->image((string) file_get_contents($raw), $columns, $rows, $bits);
         $this->makePng($image, $bits);
         $png = $image->getImageBlob();
         $image->clear();
@@ -102,21 +102,15 @@ final class PictureEncoder
      *
      * @param  string  $raw  a file of rendered rows of 16 bits
      * @param  8|16  $bits  of the PNG
-     * @param  array{int, int}|null  $within  columns and rows that it is to fit into, for a small picture of the whole
      * @return array{png: string, x: int, y: int} and where it lies; one pixel where everything is clear
      */
-    public function layer(string $raw, int $columns, int $rows, int $bits, ?array $within = null): array
+    public function layer(string $raw, int $columns, int $rows, int $bits): array
     {
         $bytes = file_get_contents($raw);
         $image = $this->image($bytes === false ? '' : $bytes, $columns, $rows, 16);
-        if ($within !== null) {
-            $image->thumbnailImage(...[...$within, true]);
-            $box = ['width' => $image->getImageWidth(), 'height' => $image->getImageHeight(), 'x' => 0, 'y' => 0];
-        } else {
-            $box = self::there($bytes === false ? '' : $bytes, $columns, $rows);
-            $image->cropImage($box['width'], $box['height'], $box['x'], $box['y']);
-            $image->setImagePage(0, 0, 0, 0);
-        }
+        $box = self::there($bytes === false ? '' : $bytes, $columns, $rows);
+        $image->cropImage($box['width'], $box['height'], $box['x'], $box['y']);
+        $image->setImagePage(0, 0, 0, 0);
         unset($bytes);
         $this->makePng($image, $bits);
         // with its alpha even where that is the same everywhere
@@ -125,6 +119,19 @@ final class PictureEncoder
         $image->clear();
 
         return ['png' => $png, 'x' => $box['x'], 'y' => $box['y']];
+    }
+
+    /** A PNG in small: neither side longer than that. */
+    public function small(string $png, int $side): string
+    {
+        $image = new Imagick;
+        $image->readImageBlob($png);
+        $image->thumbnailImage($side, $side, true);
+        $this->makePng($image, 8);
+        $small = $image->getImageBlob();
+        $image->clear();
+
+        return $small;
     }
 
     /** @return array{x: int, y: int, width: int, height: int} the part in which anything is */

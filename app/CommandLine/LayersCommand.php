@@ -31,8 +31,8 @@ final class LayersCommand implements Command
         $raw = "{$out}.".bin2hex(random_bytes(6)).'.rows';
         $bands = new Bands($arguments);
         $encoder = new PictureEncoder;
-        $render = static function (Closure $picture) use (&$done, $all, $bands, $window, $raw): void {
-            $bands->render($picture, $window, 16, $raw, $done++, $all);
+        $render = static function (Closure $picture, int $bits = 16) use (&$done, $all, $bands, $window, $raw): void {
+            $bands->render($picture, $window, $bits === 16 ? 16 : 8, $raw, $done++, $all);
         };
         $ora = OraFile::create($out, $scene->width, $scene->height, $scene->title);
         $baked = [];
@@ -54,9 +54,9 @@ final class LayersCommand implements Command
         };
         try {
             $put($layers, $ora->root());
-            $render(static fn (Window $band) => $renderer->picture($scene, $band, 16));
+            $render(static fn (Window $band) => $renderer->picture($scene, $band, $bits), $bits);
             $merged = $encoder->whole($raw, $window->columns, $window->rows, $bits);
-            $ora->finish($merged, $encoder->layer($raw, $window->columns, $window->rows, 8, [OraFile::THUMBNAIL, OraFile::THUMBNAIL])['png']);
+            $ora->finish($merged, $encoder->small($merged, OraFile::THUMBNAIL));
         } finally {
             @unlink($raw);
         }

@@ -7,7 +7,7 @@ namespace App\Rigs;
 use App\Faults\NotPossible;
 use App\Models\Picture;
 use App\Models\Scene;
-use App\Scenes\KeptPictures;
+use App\Render\SmallPictures;
 use App\Scenes\NamedShelf;
 use App\Scenes\SceneStore;
 use Aumbrel\Core\Registry;
@@ -22,7 +22,7 @@ final class RigShelf extends NamedShelf
     /** Under this id lies what was copied. */
     public const COPIED = 'copied';
 
-    public function __construct(private readonly SceneStore $store, private readonly KeptPictures $seen)
+    public function __construct(private readonly SceneStore $store, private readonly SmallPictures $seen)
     {
     }
 
@@ -61,7 +61,7 @@ final class RigShelf extends NamedShelf
                 $this->putPictures(self::COPIED, $pictures);
             });
         } else {
-            $this->take($rig, $pictures, $this->seen->last($scene));
+            $this->take($rig, $pictures, $this->seen->of($scene));
         }
 
         return $rig->count();

@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Codecs\PictureEncoder;
 use App\Gestures\ChangeStrip;
 use App\Http\PictureAnswer;
 use App\Http\Requests\LookAt;
 use App\Models\Scene;
 use App\Render\Look;
-use App\Render\Pool\Dropped;
 use App\Render\Pool\Priority;
 use App\Render\Pool\Ticket;
 use App\Render\RenderRequest;
 use App\Render\RenderRequests;
 use App\Render\RenderService;
+use App\Render\SmallPictures;
 use App\Scenes\FlatScene;
 use App\Scenes\KeptPictures;
 use App\Scenes\SceneState;
@@ -35,8 +34,6 @@ use Symfony\Component\HttpFoundation\Response as AnyResponse;
 /** Pictures for the interface. */
 final class PictureController
 {
-    private const THUMBNAIL = 480;
-
     private const CONTRIBUTION = 96;
 
     private const MASK = 56;
@@ -158,14 +155,14 @@ final class PictureController
     }
 
     /** The scene in small; with `kept` as it last looked, if that is known, without rendering anything. */
-    public function thumbnail(Request $request, Scene $scene, PictureEncoder $encoder, KeptPictures $kept, Snapshots $snapshots): Response
+    public function thumbnail(Request $request, Scene $scene, SmallPictures $small, KeptPictures $kept, Snapshots $snapshots): Response
     {
         $snapshot = $request->query('snapshot');
         $bytes = match (true) {
-            is_string($snapshot) => $this->small($scene, $encoder, $snapshots->flat($scene, $snapshot)),
-            $request->boolean('before') => $this->small($scene, $encoder, (new Look(true, []))->at($this->store->flat($scene))),
+            is_string($snapshot) => $small->rendered($scene, $snapshots->flat($scene, $snapshot)),
+            $request->boolean('before') => $small->rendered($scene, (new Look(true, []))->at($this->store->flat($scene))),
             $request->boolean('kept') => $kept->last($scene),
-            default => $kept->current($scene) ?? $this->keptSmall($scene, $encoder, $kept),
+            default => $small->of($scene),
         };
         if ($bytes === null) {
             return new Response(status: $request->boolean('kept') ? 404 : 503);
@@ -175,33 +172,5 @@ final class PictureController
             'Content-Type' => 'image/jpeg',
             'Cache-Control' => $request->has('revision') || is_string($snapshot) ? 'private, max-age=31536000, immutable' : 'no-store',
         ]);
-    }
-
-    /** The scene rendered in small, and kept; null when it was dropped. */
-    private function keptSmall(Scene $scene, PictureEncoder $encoder, KeptPictures $kept): ?string
-    {
-        $jpeg = $this->small($scene, $encoder);
-        if ($jpeg !== null) {
-            $kept->keep($scene, $jpeg);
-        }
-
-        return $jpeg;
-    }
-
-    /**
-     * The scene rendered in small; null when it was dropped.
-     *
-     * @param  FlatScene|null  $flat  as it would be; null for as it stands
-     */
-    private function small(Scene $scene, PictureEncoder $encoder, ?FlatScene $flat = null): ?string
-    {
-        $scale = min(1, self::THUMBNAIL / max($scene->width, $scene->height));
-        $painted = $this->renders->render(
-            $this->requests->of($scene, RenderRequest::PICTURE, null, $scale, flat: $flat),
-            // everybody who asks gets it, once nobody waits for what is under the hand: nothing makes it needless
-            new Ticket(Priority::Contribution, 'thumbnail '.Str::uuid(), 0),
-        );
-
-        return $painted instanceof Dropped ? null : $encoder->jpegOf($painted->bytes, $painted->columns, $painted->rows, 88);
     }
 }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Codecs\OraReader;
 use App\Http\Upload;
 use App\Models\Scene;
 use App\Scenes\FlatScene;
+use App\Scenes\LayeredImport;
 use App\Scenes\NewScene;
 use App\Scenes\PackedScene;
 use App\Scenes\PictureLibrary;
@@ -45,11 +47,12 @@ final class SceneController
         return new JsonResponse(['used' => $storage->used(), 'free' => (int) @disk_free_space(storage_path()), 'daysToRestore' => Storage::DAYS_TO_RESTORE]);
     }
 
-    /** A picture becomes a scene; a scene file with its pictures, or a packed scene, is taken in as it is. */
-    public function store(Request $request, NewScene $new, SceneImport $import, PictureLibrary $library): JsonResponse
+    /** A picture becomes a scene, and so does a layered file; a scene file with its pictures, or a packed scene, is taken in as it is. */
+    public function store(Request $request, NewScene $new, SceneImport $import, LayeredImport $layered, PictureLibrary $library): JsonResponse
     {
         $file = Upload::of($request);
         [$scene, $notice] = match (true) {
+            OraReader::isOne($file->path) => $layered->of($file),
             PackedScene::isOne($file->path) => [$import->fromFile($file->path), null],
             SceneImport::isSceneFile($file->path) => [$import->fromParts($file->path, Upload::beside($request)), null],
             default => [$new->of($file), $library->notice($file->path, $file->name)],

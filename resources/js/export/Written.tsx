@@ -26,10 +26,10 @@ export function Written({ scene, entry, pixels, of }: { scene: string; entry: Ex
             </span>
             {isUnderWay(entry) && (
                 <>
-                    <Progress.Root value={entry.progress * 100} aria-label={`Progress of ${entry.name}`} className="h-1.5 w-[120px] overflow-hidden rounded-full bg-raised">
+                    <Progress.Root value={entry.progress * 100} aria-label={`Progress of ${entry.name}`} className="h-1.5 w-[80px] overflow-hidden rounded-full bg-raised">
                         <Progress.Indicator className="h-full bg-warm" style={{ width: `${entry.progress * 100}%` }} />
                     </Progress.Root>
-                    <span className="w-[96px] font-mono text-[12px] text-quiet">{entry.state === 'waiting' ? 'waiting' : `${Math.round(entry.progress * 100)} %${left(entry)}`}</span>
+                    <span className="w-[88px] font-mono text-[12px] text-quiet">{entry.state === 'waiting' ? 'waiting' : `${Math.round(entry.progress * 100)} %${left(entry)}`}</span>
                     <button className="rounded-sm border border-line px-2 hover:bg-raised" onClick={() => void end()}>
                         Cancel
                     </button>

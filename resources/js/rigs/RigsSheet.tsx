@@ -79,8 +79,11 @@ function Shelf({ onUse, usedOn }: { onUse?: (rig: Rig) => void; /** the plate th
         <>
             <ul aria-label="Kept rigs" className="mt-3 grid grid-cols-3 gap-3 max-[719px]:grid-cols-1">
                 {shelf.data?.rigs.map((rig) => (
-                    <li key={rig.id} className="flex flex-col gap-1 rounded-sm bg-well p-2">
+                    <li key={rig.id} className="relative flex flex-col gap-1 rounded-sm bg-well p-2">
                         <img src={`/api/rigs/${rig.id}/picture`} alt="" className="aspect-[8/5] w-full rounded-sm bg-surround object-cover" onError={(event) => (event.currentTarget.style.visibility = 'hidden')} />
+                        <button aria-label={`Take ${rig.name} out of the shelf`} title="Take out of the shelf" className="absolute top-3 right-3 rounded-sm bg-well/80 px-1.5 text-quiet hover:text-ink" onClick={() => void api.takeOutRig(rig.id).then(know, sayError)}>
+                            ×
+                        </button>
                         <span className="truncate font-medium" title={rig.name}>
                             {rig.name}
                         </span>
@@ -100,9 +103,6 @@ function Shelf({ onUse, usedOn }: { onUse?: (rig: Rig) => void; /** the plate th
                             <a className="rounded-sm border border-line px-1.5 text-[12px] text-quiet hover:bg-raised hover:text-ink" href={`/api/rigs/${rig.id}/file`} download>
                                 File
                             </a>
-                            <Press onPress={() => void api.takeOutRig(rig.id).then(know, sayError)} title={`Take ${rig.name} out of the shelf`}>
-                                ×
-                            </Press>
                         </span>
                     </li>
                 ))}
@@ -139,7 +139,7 @@ function Shelf({ onUse, usedOn }: { onUse?: (rig: Rig) => void; /** the plate th
 
 function Press({ onPress, title, children }: { onPress: () => void; title?: string; children: React.ReactNode }) {
     return (
-        <button title={title} aria-label={children === '×' ? title : undefined} className="rounded-sm border border-line px-1.5 text-[12px] text-quiet hover:bg-raised hover:text-ink" onClick={onPress}>
+        <button title={title} className="rounded-sm border border-line px-1.5 text-[12px] text-quiet hover:bg-raised hover:text-ink" onClick={onPress}>
             {children}
         </button>
     );
@@ -153,7 +153,8 @@ function KeepOne({ scene }: { scene: Scene }) {
     const mine = offered.filter((strip) => strip.id === chosen || also.includes(strip.id)).map((strip) => strip.id);
     const [ticked, setTicked] = useState(new Set(mine.length > 0 ? mine : scene.strips.filter((strip) => strip.family !== 'plate').map((strip) => strip.id)));
     const plates = everyStrip(scene.strips).filter((strip) => strip.family === 'plate');
-    const [plate, setPlate] = useState(chosenPlate(scene) ?? '');
+    // what lies on the backdrop is about the scene
+    const [plate, setPlate] = useState(plates[0]?.id === chosenPlate(scene) ? '' : (chosenPlate(scene) ?? ''));
     const [name, setName] = useState('');
     if (offered.length === 0) {
         return null;

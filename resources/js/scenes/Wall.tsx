@@ -200,14 +200,14 @@ function NewScene(props: { busy: string | null; problem: string | null; onFiles:
             >
                 <Upload size={20} aria-hidden />
                 <span>{props.busy ? `Taking in ${props.busy}…` : 'New scene'}</span>
-                <span className="px-6 text-quiet">{props.busy ? '' : 'Drop or paste a backdrop picture or a packed scene, or choose one'}</span>
+                <span className="px-6 text-quiet">{props.busy ? '' : 'Drop or paste a backdrop picture, a layered file or a packed scene, or choose one'}</span>
             </button>
             <input
                 ref={input}
                 type="file"
-                accept={`${picturesTaken},.zip,.json`}
+                accept={`${picturesTaken},.ora,.zip,.json`}
                 multiple
-                aria-label="Backdrop picture, packed scene, or scene file with its pictures"
+                aria-label="Backdrop picture, layered file, packed scene, or scene file with its pictures"
                 className="hidden"
                 onChange={(event) => {
                     // a list of its own: the one of an input is emptied when the input is

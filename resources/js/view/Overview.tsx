@@ -20,7 +20,7 @@ export function Overview({ scene, lens, view }: { scene: Scene; lens: Lens; view
             data-testid="overview"
             aria-hidden
             className="absolute right-2 bottom-2 cursor-move touch-none overflow-hidden rounded-sm border border-line bg-well shadow-lg"
-            style={{ width, height }}
+            style={{ width, height, backgroundImage: `url(/api/scenes/${scene.id}/thumbnail?kept=1)`, backgroundSize: '100% 100%' }}
             onPointerDown={(event) => {
                 event.preventDefault();
                 event.stopPropagation();

@@ -232,7 +232,7 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             >
                 {shown === null && <Kept scene={scene} lens={lens} />}
                 <canvas ref={canvas} className="absolute inset-0 h-full w-full" data-testid="picture" />
-                {comparing !== null && <Beside scene={scene} lens={lens} view={view} comparing={comparing} />}
+                {comparing !== null && flipTo === null && <Beside scene={scene} lens={lens} view={view} comparing={comparing} />}
                 {!clean && comparing === null && (tool === 'move' || tool === 'pan') && drawing === null && <Handles scene={scene} lens={lens} view={view} gestures={gestures} passive={pans} />}
                 {!clean && comparing === null && !pans && <ToolLayer scene={scene} lens={lens} view={view} gestures={gestures} />}
                 <Scope scene={scene} lens={lens} size={view} />

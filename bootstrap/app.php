@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\ErrorReplies;
 use App\Http\Middleware\Compressed;
 use App\Http\Middleware\FiniteNumbers;
+use App\Http\Middleware\ForgeryOrToken;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\KnowsPassphrase;
 use App\Http\Middleware\NamedGesture;
@@ -15,6 +16,7 @@ use App\Http\Passphrase;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Middleware\HandleCors;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -25,6 +27,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // the first of these sees a request first
         $middleware->prepend([SafeHeaders::class, KnownHost::class, OwnPages::class, KnowsPassphrase::class, Compressed::class]);
         $middleware->append([FiniteNumbers::class, NamedGesture::class]);
+        $middleware->web(replace: [ValidateCsrfToken::class => ForgeryOrToken::class]);
         $middleware->encryptCookies(except: [PageSession::COOKIE, Passphrase::COOKIE]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {

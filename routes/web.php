@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\ApiController;
 use App\Http\Controllers\ColourController;
 use App\Http\Controllers\ConsequenceController;
 use App\Http\Controllers\ExportController;
@@ -21,10 +22,12 @@ use App\Http\Controllers\ScopeController;
 use App\Http\Controllers\SnapshotController;
 use App\Http\Controllers\SphereController;
 use App\Http\Controllers\TipController;
+use App\Http\Controllers\TokenController;
+use App\Http\Middleware\ChecksFields;
+use App\Http\Middleware\ForgeryOrToken;
 use App\Http\Middleware\PageSession;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
-use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 use Illuminate\View\Middleware\ShareErrorsFromSession;
@@ -34,13 +37,14 @@ Route::post('/passphrase', [PassphraseController::class, 'tell']);
 
 Route::middleware(PageSession::class)->group(function (): void {
     Route::view('/', 'app');
+    Route::get('/api', [ApiController::class, 'page']);
     Route::view('/scenes/{scene}', 'app')->where('scene', '[0-9a-z]{26}');
 });
 
 // for what changes nothing and is asked for often
-$withoutSession = [EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class];
+$withoutSession = [EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ForgeryOrToken::class];
 
-Route::prefix('api')->group(function () use ($withoutSession): void {
+Route::prefix('api')->middleware(ChecksFields::class)->group(function () use ($withoutSession): void {
     Route::get('scenes', [SceneController::class, 'index']);
     Route::post('scenes', [SceneController::class, 'store']);
     Route::post('scenes/lay', [SceneController::class, 'lay']);
@@ -51,6 +55,10 @@ Route::prefix('api')->group(function () use ($withoutSession): void {
     Route::get('tips', [TipController::class, 'index']);
     Route::post('tips', [TipController::class, 'store']);
     Route::delete('tips/{tip}', [TipController::class, 'destroy'])->where('tip', '[0-9a-z]{26}');
+    Route::get('openapi.json', [ApiController::class, 'document']);
+    Route::get('tokens', [TokenController::class, 'index']);
+    Route::post('tokens', [TokenController::class, 'store']);
+    Route::delete('tokens/{token}', [TokenController::class, 'destroy'])->where('token', '[0-9a-z]{26}');
     Route::get('rigs', [RigController::class, 'index']);
     Route::post('rigs', [RigController::class, 'store']);
     Route::prefix('rigs/{rig}')->where(['rig' => '[0-9a-z]{26}'])->group(function (): void {

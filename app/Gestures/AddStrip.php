@@ -6,6 +6,7 @@ namespace App\Gestures;
 
 use App\Scenes\Aim;
 use App\Scenes\FlatScene;
+use App\Scenes\LastOfKind;
 use App\Scenes\SceneStore;
 use App\Scenes\Subject;
 use Aumbrel\Core\Kind\Begun;
@@ -24,7 +25,7 @@ use Aumbrel\Core\Stage\Stage;
 /**
  * A new strip of a kind: on the plate that it is meant for, else lying well in what is looked at, or along a line that was drawn
  * from where it stands to where it aims; above another one, or on top; a shadow under the plate that throws it. While there is one
- * source it hangs on that.
+ * source it hangs on that. On request it looks like the last one of its kind, in whichever scene that was.
  */
 final class AddStrip extends Gesture
 {
@@ -36,7 +37,7 @@ final class AddStrip extends Gesture
 
     public function rules(): array
     {
-        return [...self::placing(), 'above' => 'sometimes|nullable|string|max:40', 'line' => 'sometimes|array|list|size:2', 'line.*' => 'array|list|size:2', 'line.*.*' => 'numeric|between:-1000000,1000000'];
+        return [...self::placing(), 'above' => 'sometimes|nullable|string|max:40', 'line' => 'sometimes|array|list|size:2', 'line.*' => 'array|list|size:2', 'line.*.*' => 'numeric|between:-1000000,1000000', 'likeLast' => 'sometimes|boolean'];
     }
 
     public function label(Asked $asked): string
@@ -72,6 +73,10 @@ final class AddStrip extends Gesture
                 ? $class::drawn($line[0], $line[1], $span, Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size()))
                 : $class::placed($centre, $span, $plate),
         ];
+        if ($asked->flag('likeLast')) {
+            $last = LastOfKind::of($class, $scene->size());
+            $strip = array_replace($strip, array_diff_key($last, ['values' => true]), ['values' => array_replace($strip['values'], $last['values'] ?? [])]);
+        }
         if ($plate === null || ! is_subclass_of($class, LiesUnder::class)) {
             return $scene->inserted($strip, $above);
         }

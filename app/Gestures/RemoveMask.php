@@ -6,6 +6,7 @@ namespace App\Gestures;
 
 use App\Scenes\FlatScene;
 
+/** A mask of a strip goes; what uses its shape inherits it. */
 final class RemoveMask extends OfStrip
 {
     public function rules(): array

@@ -35,6 +35,13 @@ return new class extends Migration
             $table->softDeletes();
             $table->unique(['scene_id', 'key']);
         });
+        Schema::create('tokens', function (Blueprint $table): void {
+            $table->ulid('id')->primary();
+            $table->string('name', 60);
+            $table->string('hash', 64)->unique()->comment('SHA-256 of the token');
+            $table->timestamp('used_at')->nullable();
+            $table->timestamp('created_at')->useCurrent();
+        });
         Schema::table('exports', function (Blueprint $table): void {
             $table->json('options')->nullable()->comment('size, sharpening, colours, and what is written: a picture, layers, passes, a sheet');
             $table->string('batch', 26)->nullable()->index()->comment('of many that were asked for at once');
@@ -46,7 +53,7 @@ return new class extends Migration
         Schema::table('exports', function (Blueprint $table): void {
             $table->dropColumn(['options', 'batch']);
         });
-        foreach (['snapshots', 'rig_pictures', 'rigs'] as $table) {
+        foreach (['tokens', 'snapshots', 'rig_pictures', 'rigs'] as $table) {
             Schema::dropIfExists($table);
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Api\OpenApi;
 use App\Catalogue;
 use App\SceneSchema;
 use Illuminate\Console\Command;
@@ -12,12 +13,13 @@ final class WriteCatalogue extends Command
 {
     protected $signature = 'aumbrel:catalogue';
 
-    protected $description = 'Writes what the interface and the schema of the scene file take from the core';
+    protected $description = 'Writes what the interface and the schema of the scene file take from the core, and the description of the API';
 
     public function handle(): int
     {
         file_put_contents(Catalogue::path(), Catalogue::text());
         file_put_contents(SceneSchema::path(), SceneSchema::text());
+        file_put_contents(OpenApi::path(), OpenApi::text());
 
         return self::SUCCESS;
     }

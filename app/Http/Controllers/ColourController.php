@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Takes;
 use App\Models\Scene;
 use App\Render\Patches;
 use App\Render\PlateStudies;
@@ -21,11 +22,10 @@ final class ColourController
     /** The widest patch, scene pixels. */
     private const WIDEST = 101;
 
+    /** A colour to light with: of a patch, of a plate, or of the whole scene. */
+    #[Takes(['at' => 'sometimes|array|list|size:2', 'at.*' => 'numeric|between:-1000000,1000000', 'width' => 'sometimes|integer|between:1,'.self::WIDEST, 'plate' => 'sometimes|string|max:40'])]
     public function __invoke(Request $request, Scene $scene, Patches $patches, PlateStudies $studies): JsonResponse
     {
-        $request->validate([
-            'at' => 'sometimes|array|list|size:2', 'at.*' => 'numeric|between:-1000000,1000000', 'width' => 'sometimes|integer|between:1,'.self::WIDEST, 'plate' => 'sometimes|string|max:40',
-        ]);
         $mean = $request->has('plate') ? $studies->of($scene, (string) $request->string('plate'), Study::Mean) : null;
         $swatch = match (true) {
             is_string($mean) => Rgb::fromHex($mean)->decoded()->normalised()->encoded()->toHex(),

@@ -26,6 +26,7 @@ final class ConsequenceController
     {
     }
 
+    /** What belongs to a source, with small pictures. */
     public function __invoke(Scene $scene, string $source): AnyResponse
     {
         $proposals = $this->belonging->of($scene, $source);

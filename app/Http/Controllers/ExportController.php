@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Export\Exports;
 use App\Export\Ordered;
+use App\Http\Takes;
 use App\Models\Export;
 use App\Models\Scene;
 use Illuminate\Http\JsonResponse;
@@ -20,23 +21,25 @@ final class ExportController
     {
     }
 
+    /** The latest exports of a scene. */
     public function index(Scene $scene): JsonResponse
     {
         return new JsonResponse(['exports' => $scene->exports()->limit(30)->get()->map($this->shown(...))->all()]);
     }
 
+    /** Orders an export; the queue writes it. */
+    #[Takes(of: Ordered::class)]
     public function store(Request $request, Scene $scene): JsonResponse
     {
-        $request->validate(Ordered::rules());
         $export = $this->exports->order($scene, Ordered::of($request->all()));
 
         return new JsonResponse($this->shown($export), 201);
     }
 
     /** Those of every scene that were asked for lately, the latest first. */
+    #[Takes(['batch' => 'sometimes|string|size:26'])]
     public function latest(Request $request): JsonResponse
     {
-        $request->validate(['batch' => 'sometimes|string|size:26']);
         $asked = Export::query()->orderByDesc('id')->limit(self::LATEST);
         if ($request->has('batch')) {
             $asked->where('batch', $request->string('batch')->value());
@@ -60,6 +63,7 @@ final class ExportController
         return new JsonResponse(['gone' => $export]);
     }
 
+    /** The file of a finished export. */
     public function file(Request $request, Scene $scene, string $export): BinaryFileResponse
     {
         $found = $this->find($scene, $export);

@@ -16,6 +16,7 @@ use Illuminate\Http\Request;
 /** Every gesture on the strips of a scene comes in here, by its name. */
 final class GestureController
 {
+    /** A gesture on the strips of a scene. */
     public function __invoke(Request $request, Scene $scene, string $gesture, SceneStore $store, SceneState $state): JsonResponse
     {
         $class = Gesture::named($gesture) ?? abort(404);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\ErrorReplies;
+use App\Http\Takes;
 use App\Http\Upload;
 use App\Render\Pool\Answer;
 use App\Render\Pool\PoolClient;
@@ -26,14 +27,16 @@ final class IntakeController
     /** How often whoever waits is told how far it is. */
     private const WORD_SECONDS = 0.2;
 
+    /** Announces a file that comes in parts. */
+    #[Takes(['name' => 'required|string|max:300', 'size' => 'required|integer'])]
     public function begin(Request $request): JsonResponse
     {
-        $request->validate(['name' => 'required|string|max:300', 'size' => 'required|integer']);
         $intake = Intake::begin(Upload::plainName($request->string('name')->value()), $request->integer('size'));
 
         return new JsonResponse(['id' => $intake->id, 'took' => 0, 'part' => Intake::PART], 201);
     }
 
+    /** How much of a file has come. */
     public function show(string $intake): JsonResponse
     {
         $found = self::find($intake);
@@ -42,15 +45,16 @@ final class IntakeController
     }
 
     /** The body is the part, as it is. */
+    #[Takes(['from' => 'required|integer|min:0'])]
     public function put(Request $request, string $intake): JsonResponse
     {
-        $request->validate(['from' => 'required|integer|min:0']);
         $part = $request->getContent();
         abort_if(strlen($part) > Intake::PART, 413, 'A part has at most 4 MB.');
 
         return new JsonResponse(['took' => self::find($intake)->put($request->integer('from'), $part)]);
     }
 
+    /** Gives up a file that was coming. */
     public function drop(string $intake): Response
     {
         Intake::find($intake)?->drop();

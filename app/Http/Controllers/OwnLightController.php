@@ -14,6 +14,7 @@ use Illuminate\Http\JsonResponse;
 /** The light that a plate brings along, as it is read off it; and whether it would do to mirror the plate. */
 final class OwnLightController
 {
+    /** The light that a plate brings along. */
     public function __invoke(Scene $scene, string $strip, PlateStudies $studies, SceneStore $store): JsonResponse
     {
         [$light, $upward] = $studies->lightAndNormals($scene, $strip);

@@ -42,6 +42,7 @@ final class PictureController
     {
     }
 
+    /** A window of the scene, in frames: a JSON head each, and the pixels of its rows. */
     public function picture(LookAt $request, Scene $scene, Snapshots $snapshots): AnyResponse
     {
         $stored = $request->snapshot() === null ? $this->store->flat($scene) : $snapshots->flat($scene, $request->snapshot());
@@ -141,6 +142,7 @@ final class PictureController
         ];
     }
 
+    /** What each strip adds, in small. */
     public function contributions(Scene $scene): AnyResponse
     {
         $flat = $this->store->flat($scene);

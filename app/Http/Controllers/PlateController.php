@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Takes;
 use App\Http\Upload;
 use App\Models\Scene;
 use App\Render\PaintedReply;
@@ -29,10 +30,12 @@ final class PlateController
     {
     }
 
+    /** A picture becomes a plate on top, or a pass of the plate beneath. */
+    #[Takes(['x' => 'sometimes|numeric|between:-1000000,1000000', 'y' => 'sometimes|numeric|between:-1000000,1000000'], file: true)]
     public function add(Request $request, Scene $scene, NewPlate $new, PictureLibrary $library): JsonResponse
     {
         /** @var array{x?: numeric-string, y?: numeric-string} $place */
-        $place = $request->validate(['x' => 'sometimes|numeric|between:-1000000,1000000', 'y' => 'sometimes|numeric|between:-1000000,1000000']);
+        $place = $request->all();
         $file = Upload::of($request);
         [$changed, $said] = $new->of($scene, $file, (float) ($place['x'] ?? $scene->width / 2), (float) ($place['y'] ?? $scene->height / 2));
 
@@ -40,6 +43,7 @@ final class PlateController
     }
 
     /** A picture that becomes no plate: a slide, a leak, a texture. */
+    #[Takes(file: true)]
     public function bring(Request $request, Scene $scene, BringPicture $bring): JsonResponse
     {
         [$name] = $bring->to($scene, Upload::of($request));
@@ -48,10 +52,11 @@ final class PlateController
     }
 
     /** The plates that are seen at a place, the foremost first. */
+    #[Takes(['x' => 'required|numeric|between:-1000000,1000000', 'y' => 'required|numeric|between:-1000000,1000000'])]
     public function at(Request $request, Scene $scene, RenderRequests $requests, RenderService $renders): JsonResponse
     {
         /** @var array{x: numeric-string, y: numeric-string} $place */
-        $place = $request->validate(['x' => 'required|numeric|between:-1000000,1000000', 'y' => 'required|numeric|between:-1000000,1000000']);
+        $place = $request->all();
         [$x, $y] = [(float) $place['x'], (float) $place['y']];
         $isInside = $x >= 0 && $y >= 0 && $x < $scene->width && $y < $scene->height;
         $found = $isInside ? $renders->render($requests->of($scene, RenderRequest::PLATES, [floor($x), floor($y), 1.0, 1.0], 1.0), new Ticket(Priority::Settled, 'plates at '.Str::uuid(), 0)) : null;
@@ -66,10 +71,11 @@ final class PlateController
     }
 
     /** The line along the edges of a plate's picture between two places of it. */
+    #[Takes(['from' => 'required|array|list|size:2', 'from.*' => 'numeric|between:-1000000,1000000', 'to' => 'required|array|list|size:2', 'to.*' => 'numeric|between:-1000000,1000000'])]
     public function edge(Request $request, Scene $scene, string $strip): JsonResponse
     {
         /** @var array{from: array{numeric-string, numeric-string}, to: array{numeric-string, numeric-string}} $asked */
-        $asked = $request->validate(['from' => 'required|array|list|size:2', 'from.*' => 'numeric|between:-1000000,1000000', 'to' => 'required|array|list|size:2', 'to.*' => 'numeric|between:-1000000,1000000']);
+        $asked = $request->all();
 
         return new JsonResponse(['path' => $this->studies->of($scene, $strip, Study::Edge, array_map(floatval(...), [...$asked['from'], ...$asked['to']]))]);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Takes;
 use App\Scenes\RampShelf;
 use Aumbrel\Core\Ramp\ColourRamp;
 use Illuminate\Http\JsonResponse;
@@ -16,15 +17,16 @@ final readonly class RampController
     {
     }
 
+    /** The ramps that are kept. */
     public function index(): JsonResponse
     {
         return new JsonResponse(['ramps' => $this->shelf->all()]);
     }
 
     /** Keeps a ramp of colours, or that of a mask: white where that lets through. */
+    #[Takes(['name' => 'required|string|max:'.RampShelf::LONGEST_NAME, 'stops' => 'required|array|list', 'stops.*' => 'array'])]
     public function store(Request $request): JsonResponse
     {
-        $request->validate(['name' => 'required|string|max:'.RampShelf::LONGEST_NAME, 'stops' => 'required|array|list', 'stops.*' => 'array']);
         /** @var list<array<string, mixed>> $stops */
         $stops = array_values($request->array('stops'));
         $white = static fn (array $stop): array => isset($stop['value']) ? ['colour' => '#ffffff', 'opacity' => $stop['value']] + $stop : $stop;
@@ -33,6 +35,7 @@ final readonly class RampController
         return $this->index();
     }
 
+    /** Takes a ramp out of the shelf. */
     public function destroy(string $ramp): JsonResponse
     {
         $this->shelf->takeOut($ramp);

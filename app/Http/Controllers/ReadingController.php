@@ -15,6 +15,7 @@ use Illuminate\Http\Response;
 /** What is noticed in the picture itself; asked for when the hand rests. */
 final class ReadingController
 {
+    /** What is noticed in the picture itself. */
     public function __invoke(Scene $scene, SceneStore $store, SceneStudies $studies): JsonResponse|Response
     {
         $facts = $studies->of($scene);

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Export\Exports;
 use App\Export\Ordered;
+use App\Http\Takes;
 use App\Http\Upload;
 use App\Models\Scene;
 use App\Rigs\NewFromRig;
@@ -26,15 +27,16 @@ final readonly class RigController
     {
     }
 
+    /** The rigs that are kept. */
     public function index(): JsonResponse
     {
         return new JsonResponse(['rigs' => $this->shelf->all()]);
     }
 
     /** Keeps some strips of a scene under a name; without one they are what was copied. */
+    #[Takes(['strips' => 'required|array|list|min:1|max:200', 'strips.*' => 'string|max:40', 'plate' => 'sometimes|nullable|string|max:40', 'name' => 'sometimes|nullable|string|max:'.RigShelf::LONGEST_NAME])]
     public function keep(Request $request, Scene $scene): JsonResponse
     {
-        $request->validate(['strips' => 'required|array|list|min:1|max:200', 'strips.*' => 'string|max:40', 'plate' => 'sometimes|nullable|string|max:40', 'name' => 'sometimes|nullable|string|max:'.RigShelf::LONGEST_NAME]);
         /** @var list<string> $strips */
         $strips = array_values($request->array('strips'));
         $text = static fn (string $name): ?string => is_string($request->input($name)) && trim($request->input($name)) !== '' ? trim($request->input($name)) : null;
@@ -44,6 +46,7 @@ final readonly class RigController
     }
 
     /** A file of a rig. */
+    #[Takes(file: true)]
     public function store(Request $request, PictureLibrary $library): JsonResponse
     {
         RigFile::open(Upload::of($request)->path, fn (RigFile $file) => $file->keep($this->shelf, $library));
@@ -51,6 +54,7 @@ final readonly class RigController
         return new JsonResponse(['rigs' => $this->shelf->all()], 201);
     }
 
+    /** Takes a rig out of the shelf. */
     public function destroy(string $rig): JsonResponse
     {
         $this->shelf->takeOut($rig);
@@ -58,6 +62,7 @@ final readonly class RigController
         return $this->index();
     }
 
+    /** The scene that a rig is from, as a small JPEG. */
     public function picture(string $rig): Response
     {
         $jpeg = $this->shelf->picture($rig);
@@ -85,9 +90,9 @@ final readonly class RigController
     }
 
     /** One of many pictures: it becomes a scene with the rig used on it, and is written out by the queue. */
+    #[Takes(['batch' => 'required|string|size:26|regex:/^[0-9a-z]+$/'], of: Ordered::class, file: true)]
     public function over(Request $request, string $rig, NewFromRig $new, Exports $exports): JsonResponse
     {
-        $request->validate(['batch' => 'required|string|size:26|regex:/^[0-9a-z]+$/', ...Ordered::rules()]);
         $file = Upload::of($request);
         $scene = $new->of($rig, $file);
         $export = $exports->order($scene, Ordered::of($request->all()), (string) $request->string('batch'), pathinfo($file->name, PATHINFO_FILENAME));

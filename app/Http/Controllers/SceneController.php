@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Codecs\OraReader;
+use App\Http\Takes;
 use App\Http\Upload;
 use App\Models\Scene;
 use App\Scenes\FlatScene;
@@ -31,6 +32,7 @@ final class SceneController
     {
     }
 
+    /** The scenes, and those that were deleted lately. */
     public function index(): JsonResponse
     {
         /** @var list<Scene> $scenes */
@@ -48,6 +50,7 @@ final class SceneController
     }
 
     /** A picture becomes a scene, and so does a layered file; a scene file with its pictures, or a packed scene, is taken in as it is. */
+    #[Takes(file: true)]
     public function store(Request $request, NewScene $new, SceneImport $import, LayeredImport $layered, PictureLibrary $library): JsonResponse
     {
         $file = Upload::of($request);
@@ -61,6 +64,7 @@ final class SceneController
         return new JsonResponse([...$this->state->of($scene), 'notice' => $notice], 201);
     }
 
+    /** A scene with all that the interface is told of it. */
     public function show(Scene $scene): JsonResponse
     {
         return new JsonResponse($this->state->of($scene));
@@ -83,9 +87,10 @@ final class SceneController
     }
 
     /** Lays scenes into a folder of the wall, or out of any: their order by time stays as it was. */
+    #[Takes(['scenes' => 'required|array|list|min:1|max:500', 'scenes.*' => 'string|size:26', 'folder' => 'present|nullable|string|min:1|max:80'])]
     public function lay(Request $request): JsonResponse
     {
-        $asked = $request->validate(['scenes' => 'required|array|list|min:1|max:500', 'scenes.*' => 'string|size:26', 'folder' => 'present|nullable|string|min:1|max:80']);
+        $asked = $request->all();
         /** @var list<string> $ids */
         $ids = $asked['scenes'];
         DB::table('scenes')->whereIn('id', $ids)->update(['folder' => is_string($asked['folder']) ? $asked['folder'] : null]);
@@ -93,6 +98,7 @@ final class SceneController
         return new JsonResponse(['laid' => count($ids)]);
     }
 
+    /** Deletes a scene; it can be brought back for thirty days. */
     public function destroy(Scene $scene): Response
     {
         $scene->delete();
@@ -100,6 +106,7 @@ final class SceneController
         return new Response(status: 204);
     }
 
+    /** Brings a deleted scene back. */
     public function restore(string $scene): JsonResponse
     {
         $gone = Scene::withTrashed()->findOrFail($scene);
@@ -108,6 +115,7 @@ final class SceneController
         return new JsonResponse($this->state->card($gone));
     }
 
+    /** The scene file. */
     public function file(Scene $scene): Response
     {
         $name = Str::slug($scene->title) ?: 'scene';

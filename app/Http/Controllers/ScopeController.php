@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Takes;
 use App\Models\Scene;
 use App\Render\PaintedReply;
 use App\Render\Pool\Priority;
@@ -23,39 +24,41 @@ final class ScopeController
 
     private const WIDEST = 101;
 
+    /** What is looked at, and which question of it this is. */
+    private const LOOKED = [
+        'view' => 'required|string|max:64', 'number' => 'required|integer|min:0',
+        'window' => 'required|array|list|size:4', 'window.0' => 'numeric|between:-1000000,1000000', 'window.1' => 'numeric|between:-1000000,1000000', 'window.2' => 'numeric|between:0.5,1000000', 'window.3' => 'numeric|between:0.5,1000000',
+    ];
+
     public function __construct(private readonly RenderRequests $requests, private readonly RenderService $renders)
     {
     }
 
     /** What scopes draw of the picture, or of a strip. */
+    #[Takes([...self::LOOKED, 'strip' => 'sometimes|nullable|string|max:40'])]
     public function counts(Request $request, Scene $scene): JsonResponse
     {
-        $request->validate(['strip' => 'sometimes|nullable|string|max:40']);
-
         return new JsonResponse(['found' => $this->counted($request, $scene, RenderRequest::SCOPES, $request->filled('strip') ? [(string) $request->string('strip')] : [], Priority::Settled)]);
     }
 
     /** The tones that a strip's limits go by: how many pixels of each there are in what is looked at. */
+    #[Takes([...self::LOOKED, 'strip' => 'required|string|max:40', 'of' => 'required|in:'.ToneLimits::BELOW.','.ToneLimits::ITSELF])]
     public function tones(Request $request, Scene $scene): JsonResponse
     {
-        $request->validate(['strip' => 'required|string|max:40', 'of' => 'required|in:'.ToneLimits::BELOW.','.ToneLimits::ITSELF]);
-
         return new JsonResponse(['counts' => $this->counted($request, $scene, RenderRequest::TONES, [(string) $request->string('strip'), (string) $request->string('of')], Priority::Contribution)]);
     }
 
     /** How far what a strip brings to other colours is from them, before and after it. */
+    #[Takes(['strip' => 'required|string|max:40', 'view' => 'required|string|max:64', 'number' => 'required|integer|min:0'])]
     public function likeness(Request $request, Scene $scene): JsonResponse
     {
-        $request->validate(['strip' => 'required|string|max:40', 'view' => 'required|string|max:64', 'number' => 'required|integer|min:0']);
-
         return new JsonResponse(['found' => $this->answer($request, $scene, RenderRequest::LIKENESS, [0.0, 0.0, 1.0, 1.0], 1.0, [(string) $request->string('strip')], Priority::Contribution)]);
     }
 
+    /** The mean colour of a place, as it is seen and before anything was lit. */
+    #[Takes(['at' => 'required|array|list|size:2', 'at.*' => 'numeric|between:-1000000,1000000', 'width' => 'sometimes|integer|between:1,'.self::WIDEST, 'view' => 'required|string|max:64', 'number' => 'required|integer|min:0'])]
     public function values(Request $request, Scene $scene): JsonResponse
     {
-        $request->validate([
-            'at' => 'required|array|list|size:2', 'at.*' => 'numeric|between:-1000000,1000000', 'width' => 'sometimes|integer|between:1,'.self::WIDEST, 'view' => 'required|string|max:64', 'number' => 'required|integer|min:0',
-        ]);
         $width = (float) $request->integer('width', 1);
 
         return new JsonResponse(['found' => $this->answer($request, $scene, RenderRequest::VALUES, [floor($request->float('at.0')) - floor($width / 2), floor($request->float('at.1')) - floor($width / 2), $width, $width], 1.0, [], Priority::Settled)]);
@@ -68,10 +71,6 @@ final class ScopeController
      */
     private function counted(Request $request, Scene $scene, string $kind, array $strips, Priority $priority): mixed
     {
-        $request->validate([
-            'view' => 'required|string|max:64', 'number' => 'required|integer|min:0',
-            'window' => 'required|array|list|size:4', 'window.0' => 'numeric|between:-1000000,1000000', 'window.1' => 'numeric|between:-1000000,1000000', 'window.2' => 'numeric|between:0.5,1000000', 'window.3' => 'numeric|between:0.5,1000000',
-        ]);
         $window = [$request->float('window.0'), $request->float('window.1'), $request->float('window.2'), $request->float('window.3')];
 
         return $this->answer($request, $scene, $kind, $window, min(1.0, sqrt(self::ENOUGH / ($window[2] * $window[3]))), $strips, $priority);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Takes;
 use App\Models\Scene;
 use App\Scenes\SceneState;
 use App\Scenes\Snapshots;
@@ -17,23 +18,26 @@ final readonly class SnapshotController
     {
     }
 
+    /** Keeps the scene as it is, or as another snapshot has it, under a name. */
+    #[Takes(['name' => 'required|string|max:80', 'of' => 'sometimes|nullable|string|max:40'])]
     public function keep(Request $request, Scene $scene): JsonResponse
     {
-        $request->validate(['name' => 'required|string|max:80', 'of' => 'sometimes|nullable|string|max:40']);
         $of = $request->input('of');
         $this->snapshots->keep($scene, (string) $request->string('name'), is_string($of) ? $of : null);
 
         return new JsonResponse($this->state->of($scene, waits: false), 201);
     }
 
+    /** Names a snapshot. */
+    #[Takes(['name' => 'required|string|max:80'])]
     public function rename(Request $request, Scene $scene, string $snapshot): JsonResponse
     {
-        $request->validate(['name' => 'required|string|max:80']);
         $this->snapshots->rename($scene, $snapshot, (string) $request->string('name'));
 
         return new JsonResponse($this->state->of($scene, waits: false));
     }
 
+    /** Throws a snapshot away. */
     public function throwAway(Scene $scene, string $snapshot): JsonResponse
     {
         $this->snapshots->throwAway($scene, $snapshot);
@@ -41,6 +45,7 @@ final readonly class SnapshotController
         return new JsonResponse($this->state->of($scene, waits: false));
     }
 
+    /** Brings a snapshot back. */
     public function bringBack(Scene $scene, string $snapshot): JsonResponse
     {
         $this->snapshots->bringBack($scene, $snapshot);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Takes;
 use App\Http\Upload;
 use App\Scenes\NamedShelf;
 use App\Scenes\PictureLibrary;
@@ -20,12 +21,14 @@ final readonly class TipController
     {
     }
 
+    /** The brush tips that are kept. */
     public function index(): JsonResponse
     {
         return new JsonResponse(['tips' => $this->shelf->all()]);
     }
 
     /** A picture that was taken in becomes a tip; it belongs to no scene, and goes when what nobody uses is swept. */
+    #[Takes(file: true)]
     public function store(Request $request): JsonResponse
     {
         $file = Upload::of($request);
@@ -35,6 +38,7 @@ final readonly class TipController
         return $this->index();
     }
 
+    /** Takes a tip out of the shelf. */
     public function destroy(string $tip): JsonResponse
     {
         $this->shelf->takeOut($tip);

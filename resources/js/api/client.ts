@@ -1,4 +1,4 @@
-import type { Changes, ColourStop, Export, ExportOrder, KeptRamp, KeptTip, Noticed, Outlines, OwnLight, PlaceValues, Point, Reading, Rig, Scene, SceneCard, ScopeCounts, StageLines, Stop, ToneStop, Values } from './types';
+import type { Changes, ColourStop, Export, ExportOrder, KeptRamp, KeptTip, Noticed, Outlines, OwnLight, PlaceValues, Point, Reading, Rig, Scene, SceneCard, ScopeCounts, StageLines, Stop, Token, ToneStop, Values } from './types';
 
 /** Something that the server would not do, in its words. */
 export class Refused extends Error {
@@ -183,7 +183,7 @@ export type Proposal = { key: string; strip: string; name: string; ticked: boole
 
 export type ContributionHead = { columns: number; rows: number; strips: string[]; /** by how much each was brightened */ factors?: number[]; problem?: string };
 
-export type Placing = { kind: string; centre: Point; span: number; above?: string | null; line?: [Point, Point] };
+export type Placing = { kind: string; centre: Point; span: number; above?: string | null; line?: [Point, Point]; likeLast?: boolean };
 
 export const api = {
     scenes: () => json<{ scenes: SceneCard[]; deleted: SceneCard[] }>('GET', 'scenes'),
@@ -261,6 +261,10 @@ export const api = {
     cancelExport: (id: string, exported: string) => ask('DELETE', `scenes/${id}/exports/${exported}`),
     /** Those that were asked for at once, of whichever scene. */
     batch: (batch: string) => json<{ exports: (Export & { scene: string })[] }>('GET', `exports?batch=${batch}`).then((reply) => reply.exports),
+    tokens: () => json<{ tokens: Token[] }>('GET', 'tokens'),
+    /** A token for a script; it is told only this once. */
+    makeToken: (name: string) => json<{ token: string; tokens: Token[] }>('POST', 'tokens', { name }),
+    withdrawToken: (id: string) => json<{ tokens: Token[] }>('DELETE', `tokens/${id}`),
     rigs: () => json<{ rigs: Rig[] }>('GET', 'rigs'),
     /** Keeps strips of a scene under a name; without one they are what was copied. */
     keepRig: (id: string, rig: { strips: string[]; plate: string | null; name: string | null }) => json<{ strips: number; rigs: Rig[] }>('POST', `scenes/${id}/rigs`, rig),

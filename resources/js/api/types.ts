@@ -204,6 +204,9 @@ export type Reading = { id: string; kind: string; strips: string[]; seen: string
 /** What the core notices in a scene. */
 export type Noticed = { compass: { sights: Sight[]; arcs: { reading: string; from: string; to: string; angle: number }[] }; readings: Reading[] };
 
+/** A token that lets a script in; what it is is told only once. */
+export type Token = { id: string; name: string; made: string; used: string | null };
+
 /** A named variant of the scene. */
 export type Snapshot = { id: string; name: string; made: string };
 

@@ -12,6 +12,7 @@ import { ago, megabytes } from '../ui/words';
 import { arranged, freeName, ORDERS, type Order } from './arranged';
 import { RigsOfAll } from '../rigs/RigsSheet';
 import { Card, FolderCard } from './Card';
+import { SettingsSheet } from './SettingsSheet';
 import { useStanding } from './standing';
 
 /** The scenes wall: every scene with its picture, searched, sorted, in folders; a picture dropped here becomes a new one. */
@@ -21,8 +22,9 @@ export function Wall() {
     const { order, search, folder, set } = useStanding();
     const box = useRef<HTMLDivElement>(null);
     const [rigs, setRigs] = useState(false);
+    const [settings, setSettings] = useState(false);
     const lay = useLay();
-    useFilesIn((files) => void drop(files));
+    useFilesIn((files, name) => void drop(files, name));
     useEffect(() => {
         document.title = 'Scenes · Aumbrel';
     }, []);
@@ -59,6 +61,9 @@ export function Wall() {
                 <button className="ml-auto h-7 rounded-sm px-2 text-quiet hover:text-ink" title="Looks that are kept, over many pictures" onClick={() => setRigs(true)}>
                     Rigs
                 </button>
+                <button className="h-7 rounded-sm px-2 text-quiet hover:text-ink" onClick={() => setSettings(true)}>
+                    Settings
+                </button>
                 <label className="flex h-7 w-[240px] items-center gap-2 rounded-sm bg-well px-2 text-quiet">
                     <Search size={14} aria-hidden />
                     <input type="search" aria-label="Search the scenes" placeholder="Search" className="min-w-0 flex-1 bg-transparent text-ink outline-none" value={search} onChange={(event) => set({ search: event.target.value })} />
@@ -93,6 +98,7 @@ export function Wall() {
                 </div>
                 <Below deleted={scenes.data?.deleted ?? []} />
             </div>
+            <SettingsSheet open={settings} onOpenChange={setSettings} />
             <RigsOfAll open={rigs} onOpenChange={setRigs} />
             <TakingIn />
             <Notices />
@@ -156,28 +162,46 @@ function useDrop() {
     const [busy, setBusy] = useState<string | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const queries = useQueryClient();
-    async function drop(files: File[]) {
+    /** Each picture becomes a scene; those of a folder lie in one of its name. */
+    async function drop(files: File[], folder?: string) {
         if (busy !== null || files.length === 0) {
             return;
         }
         setProblem(null);
+        const refused: string[] = [];
+        const made: string[] = [];
         try {
             let scene: Scene | null = null;
             // pictures that come together with a scene file belong to it
             const sceneFile = files.find((file) => /\.json$/i.test(file.name));
             for (const file of sceneFile ? [sceneFile] : files) {
                 setBusy(file.name);
-                scene = sceneFile ? await api.sceneOf(file, files.filter((other) => other !== sceneFile)) : await withFile(file, api.newScene);
+                try {
+                    scene = sceneFile ? await api.sceneOf(file, files.filter((other) => other !== sceneFile)) : await withFile(file, api.newScene);
+                } catch (error) {
+                    // what of a folder is no picture is passed over, and said
+                    if (folder === undefined || !(error instanceof Refused) || error.status !== 422) {
+                        throw error;
+                    }
+                    refused.push(file.name);
+                    continue;
+                }
                 if (!scene) {
                     return;
                 }
+                made.push(scene.id);
                 queries.setQueryData(['scene', scene.id], scene);
                 if (scene.notice) {
                     say(scene.notice);
                 }
             }
-            if (scene && (sceneFile || files.length === 1)) {
+            if (folder !== undefined && made.length > 0) {
+                await api.layScenes(made, folder.slice(0, 80));
+                say(`${made.length === 1 ? 'One scene lies' : `${made.length} scenes lie`} in "${folder}".${refused.length > 0 ? ` No pictures: ${refused.slice(0, 5).join(', ')}${refused.length > 5 ? ' and others' : ''}.` : ''}`);
+            } else if (scene && (sceneFile || files.length === 1)) {
                 go(`/scenes/${scene.id}`);
+            } else if (folder !== undefined) {
+                setProblem(`No picture of "${folder}" was taken.`);
             }
         } catch (error) {
             setProblem(error instanceof Refused ? error.message : 'The picture was not taken. Try it again.');

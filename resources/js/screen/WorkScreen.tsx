@@ -48,7 +48,7 @@ export function WorkScreen({ sceneId }: { sceneId: string }) {
     if (query.isError) {
         return <Waiting text={query.error.message} onAgain={() => void query.refetch()} />;
     }
-    return <Opened key={query.data.id} scene={query.data} gestures={gestures} />;
+    return isClean() ? <CleanWindow key={query.data.id} scene={query.data} gestures={gestures} /> : <Opened key={query.data.id} scene={query.data} gestures={gestures} />;
 }
 
 function Waiting({ text, onAgain }: { text: string; onAgain?: () => void }) {
@@ -67,6 +67,27 @@ function Waiting({ text, onAgain }: { text: string; onAgain?: () => void }) {
                     To the scenes
                 </button>
             </div>
+        </main>
+    );
+}
+
+/** Whether this window shows the picture and nothing else. */
+const isClean = () => new URLSearchParams(window.location.search).has('clean');
+
+/** The picture alone, for a second screen: it follows what other windows do. */
+function CleanWindow({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
+    useFollowing(scene.id, gestures);
+    useEffect(() => {
+        document.title = `${scene.title}, clean · Aumbrel`;
+        work.hold('clean', true);
+    }, [scene.title]);
+    return (
+        <main className="flex h-full flex-col">
+            <h1 className="sr-only">{scene.title}</h1>
+            <Region name="The view">
+                <View scene={scene} gestures={gestures} />
+            </Region>
+            <Notices />
         </main>
     );
 }

@@ -19,6 +19,8 @@ export type Arrangement = {
     pick: PickSettings;
     /** Whether single letters are keys. */
     letters: boolean;
+    /** Whether a new strip looks like the last one of its kind. */
+    likeLast: boolean;
     /** The first steps that were done once. */
     firstDone: string[];
 };
@@ -41,6 +43,7 @@ export const plain: Arrangement = {
     brush: { size: BRUSH_SHARE, hardness: 0, opacity: 100, flow: 100, letsIn: true, pressure: 'nothing', simulated: false, stretch: 1, dapples: 0, tip: 'brush', grid: '', steady: 0, alike: 0, symmetric: false },
     pick: { tolerance: 12, reach: 'touching', patch: 7 },
     letters: true,
+    likeLast: false,
     firstDone: [],
 };
 
@@ -58,14 +61,17 @@ function read<T extends object>(kept: unknown, fresh: T): T {
     return Object.fromEntries(fields) as T;
 }
 
-/** As it was left; what is kept and makes no sense counts for nothing. */
+/** As it was left. */
 export function kept(): Arrangement {
-    let raw: unknown = null;
     try {
-        raw = JSON.parse(localStorage.getItem(KEPT) ?? 'null');
+        return soundOf(JSON.parse(localStorage.getItem(KEPT) ?? 'null'));
     } catch {
         return plain;
     }
+}
+
+/** An arrangement out of something that was kept; what of it makes no sense counts for nothing. */
+export function soundOf(raw: unknown): Arrangement {
     const { compassOpen, ...rest } = (typeof raw === 'object' && raw !== null ? raw : {}) as Partial<Record<keyof Arrangement, unknown>>;
     const found = read(rest, plain);
     return {
@@ -78,6 +84,9 @@ export function kept(): Arrangement {
         pick: read(found.pick, plain.pick),
     };
 }
+
+/** As it is kept, for a file. */
+export const keptText = (): string => JSON.stringify(kept(), null, 2);
 
 export function keep(arrangement: Arrangement): void {
     try {

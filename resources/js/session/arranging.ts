@@ -5,7 +5,7 @@ import { set, useWork } from './slice';
 export function arrange(change: Partial<Arrangement>): void {
     set(change);
     const now = useWork.getState();
-    const { deskOpen, folded, compassOpen, darkSurround, foldedGroups, sections, pick, letters, firstDone, brush } = now;
+    const { deskOpen, folded, compassOpen, darkSurround, foldedGroups, sections, pick, letters, likeLast, firstDone, brush } = now;
     // a brush is remembered as large as it looks
-    keep({ deskOpen, folded, compassOpen, darkSurround, foldedGroups, sections, pick, letters, firstDone, brush: { ...brush, size: brush.size / now.span } });
+    keep({ deskOpen, folded, compassOpen, darkSurround, foldedGroups, sections, pick, letters, likeLast, firstDone, brush: { ...brush, size: brush.size / now.span } });
 }

@@ -102,7 +102,7 @@ export class Gestures {
     }
 
     addStrip(kind: string, centre: [number, number], span: number, above: string | null, line?: [Point, Point]): Promise<void> {
-        return this.add(this.outbox.entry({ label: `Add ${kind}`, path: 'gestures/add-strip', body: { kind, centre, span, above, ...(line ? { line } : {}) } satisfies Placing }));
+        return this.add(this.outbox.entry({ label: `Add ${kind}`, path: 'gestures/add-strip', body: { kind, centre, span, above, ...(line ? { line } : {}), ...(useWork.getState().likeLast ? { likeLast: true } : {}) } satisfies Placing }));
     }
 
     /** Two lights that share one line. */

@@ -75,6 +75,8 @@ export const panels = {
     firstDone: (keys: string[]) => arrange({ firstDone: [...new Set([...useWork.getState().firstDone, ...keys])] }),
     /** Whether single letters are keys. */
     letters: (letters: boolean) => arrange({ letters }),
+    /** Whether a new strip looks like the last one of its kind. */
+    likeLast: (likeLast: boolean) => arrange({ likeLast }),
     /** All room for the picture, or bench and desk too. */
     fold: (folded: boolean) => arrange({ folded }),
 };

@@ -1,7 +1,33 @@
 import { useEffect, useRef } from 'react';
 
+/** Files of a folder at most. */
+const MOST = 200;
+
+/** The name of a folder that is dropped, and the files that lie in it; null where files are dropped themselves. Asked for while the event lasts. */
+export function folderIn(transfer: DataTransfer): Promise<{ name: string; files: File[] }> | null {
+    const entry = Array.from(transfer.items, (item) => item.webkitGetAsEntry()).find((one) => one?.isDirectory) as FileSystemDirectoryEntry | undefined;
+    if (!entry) {
+        return null;
+    }
+    return new Promise((resolve, reject) => {
+        const files: Promise<File>[] = [];
+        const reader = entry.createReader();
+        // a reader gives a part of them each time
+        const read = () =>
+            reader.readEntries((entries) => {
+                entries.filter((one) => one.isFile && !one.name.startsWith('.')).forEach((one) => files.push(new Promise((file, fail) => (one as FileSystemFileEntry).file(file, fail))));
+                if (entries.length > 0 && files.length < MOST) {
+                    read();
+                } else {
+                    Promise.all(files.slice(0, MOST)).then((all) => resolve({ name: entry.name, files: all.sort((a, b) => a.name.localeCompare(b.name)) }), reject);
+                }
+            }, reject);
+        read();
+    });
+}
+
 /** Files that are dropped anywhere on the page, or pasted; the browser never leaves the page for one. What is pasted without files, outside of fields, means what was copied here. */
-export function useFilesIn(take: (files: File[]) => void, paste?: () => void): void {
+export function useFilesIn(take: (files: File[], folder?: string) => void, paste?: () => void): void {
     const latest = useRef(take);
     const other = useRef(paste);
     useEffect(() => {
@@ -19,7 +45,10 @@ export function useFilesIn(take: (files: File[]) => void, paste?: () => void): v
             const isTaken = event.defaultPrevented;
             if (event.dataTransfer && event.dataTransfer.files.length > 0) {
                 event.preventDefault();
-                if (!isTaken) {
+                const folder = isTaken ? null : folderIn(event.dataTransfer);
+                if (folder) {
+                    void folder.then(({ name, files }) => latest.current(files, name), () => undefined);
+                } else if (!isTaken) {
                     latest.current(Array.from(event.dataTransfer.files));
                 }
             }

@@ -193,7 +193,10 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
             { label: 'Zoom in here', keys: 'Z', run: () => work.stand(zoomedAt(lens, view, toViewPlace(lens, menuAt.at), 2)) },
             { label: 'Zoom out', keys: 'X', run: () => work.stand(zoomedAt(lens, view, toViewPlace(lens, menuAt.at), 0.5)) },
         ],
-        [{ label: dark ? 'Grey surround' : 'Dark surround', run: () => work.surround(!dark) }],
+        [
+            { label: dark ? 'Grey surround' : 'Dark surround', run: () => work.surround(!dark) },
+            { label: 'Second window, clean', run: () => void window.open(`/scenes/${scene.id}?clean`, `aumbrel ${scene.id}`) },
+        ],
         [{ label: 'Bring in a picture…', run: () => void document.querySelector<HTMLInputElement>('[data-brings-plate]')?.click() }],
     ];
     function onMenu(event: { clientX: number; clientY: number }) {

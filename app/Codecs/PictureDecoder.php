@@ -55,7 +55,7 @@ final class PictureDecoder
             // where a trimmed picture once lay on its page is no business of ours
             $image->setImagePage(0, 0, 0, 0);
             $this->upright($image, $head->orientation);
-            $this->toSrgb($image);
+            $this->toSrgb($image, $name);
             $progress(self::READ);
             $this->write($image, $folder, $progress);
             $image->clear();
@@ -136,12 +136,21 @@ final class PictureDecoder
         $image->setImagePage(0, 0, 0, 0);
     }
 
-    private function toSrgb(Imagick $image): void
+    /** @throws UnreadablePicture when its colours cannot be told: inks without a profile */
+    private function toSrgb(Imagick $image, string $name): void
     {
+        $isInk = $image->getImageColorspace() === Imagick::COLORSPACE_CMYK;
+        $unknown = new UnreadablePicture("{$name} is in CMYK and has no profile that could be read, so nobody can tell its colours. Export it again with its profile, or in RGB.");
+        if ($isInk && $image->getImageProfiles('icc', false) === []) {
+            throw $unknown;
+        }
         if ($image->getImageProfiles('icc', false) !== []) {
             try {
                 $image->profileImage('icc', SrgbProfile::bytes());
             } catch (ImagickException) {
+                if ($isInk) {
+                    throw $unknown;
+                }
                 // a profile that cannot be read says nothing about the colours: they are taken as sRGB
                 $image->stripImage();
             }

@@ -9,6 +9,7 @@ use App\Codecs\SrgbProfile;
 use App\Codecs\UnreadablePicture;
 use Aumbrel\Core\Picture\PackedPicture;
 use Tests\Support\Folder;
+use Tests\Support\FourInks;
 use Tests\Support\PictureFile;
 
 function decoded(string $path): PackedPicture
@@ -193,3 +194,15 @@ it('takes the first picture of an animation, and says so', function (): void {
     $this->postJson('/api/scenes', ['file' => PictureFile::of('tide.png', $animated)])->assertCreated()->assertJsonPath('notice', 'tide.png holds several pictures: the first one was taken.');
     $this->postJson('/api/scenes', ['file' => PictureFile::png(64, 40)])->assertCreated()->assertJsonPath('notice', null);
 });
+
+it('takes pictures in CMYK by their profile, and refuses those without one', function (string $format): void {
+    $taken = $this->postJson('/api/scenes', ['file' => PictureFile::of("print.{$format}", FourInks::file($format, FourInks::profile()))])->assertCreated()->json();
+    $reply = $this->postJson("/api/scenes/{$taken['id']}/picture", ['view' => 'v', 'number' => 1, 'draft' => false, 'window' => [0, 0, 24, 8], 'scale' => 1])->assertOk()->getContent();
+    $pixels = array_values((array) unpack('C*', substr($reply, -4 * 24 * 8)));
+    $at = fn (int $x): array => array_slice($pixels, 4 * (4 * 24 + $x), 3);
+    // paper, L* 55 a* -37 b* -50 in sRGB, black
+    expect($at(4))->toEqualWithDelta([255, 255, 255], 2)->and($at(12))->toEqualWithDelta([0, 150, 218], 6)->and($at(20))->toEqualWithDelta([0, 0, 0], 4);
+    foreach ([null, 'no profile at all'] as $profile) {
+        $this->postJson('/api/scenes', ['file' => PictureFile::of("print.{$format}", FourInks::file($format, $profile))])->assertStatus(422)->assertSee('is in CMYK and has no profile');
+    }
+})->with(['jpeg', 'tiff']);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Codecs;
 
-use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Picture\PackedWriter;
 use Closure;
 
@@ -15,9 +14,6 @@ use Closure;
  */
 final class ExrPicture
 {
-    /** Six stops above white; what is brighter is cut off there. */
-    private const BRIGHTEST = 64.0;
-
     /** A channel that goes below this holds normals: light does not. */
     private const SIGNED = -0.05;
 
@@ -45,11 +41,11 @@ final class ExrPicture
             $progress(0.5 * ++$rows / $file->height());
         }
         $isTone = count(array_unique($colour)) === 1 && preg_match('/(^|[._])(z|depth|v)$/i', $colour[0]) === 1;
-        $white = $least < self::SIGNED || $isTone ? 1.0 : self::whole(max(1.0, min(self::BRIGHTEST, $most)));
+        $white = $least < self::SIGNED || $isTone ? 1.0 : LinearRows::white($most);
         $encode = match (true) {
             $least < self::SIGNED => static fn (float $value): int => (int) (65535 * max(0.0, min(1.0, 0.5 + 0.5 * $value)) + 0.5),
             $isTone => static fn (float $value): int => (int) (65535 * max(0.0, min(1.0, $value / max(1e-9, $most))) + 0.5),
-            default => static fn (float $value): int => (int) (65535 * Srgb::encode(max(0.0, min(1.0, $value / $white))) + 0.5),
+            default => static fn (float $value): int => LinearRows::stored($value, $white),
         };
         $writer = new PackedWriter($folder, $file->width(), $file->height(), 16, $white);
         $band = '';
@@ -73,11 +69,5 @@ final class ExrPicture
         }
         $passes->write($folder, $file->width(), $file->height());
         $writer->finish();
-    }
-
-    /** The next half stop. */
-    private static function whole(float $white): float
-    {
-        return 2 ** (ceil(2 * log($white, 2) - 1e-9) / 2);
     }
 }

@@ -45,6 +45,11 @@ final class PictureDecoder
 
             return;
         }
+        if ($head->format === PictureFormat::Hdr) {
+            HdrPicture::write((string) file_get_contents($path), $name, $folder, $progress);
+
+            return;
+        }
         $this->checkData($head, $path, $name);
         $progress(self::CHECKED);
         try {

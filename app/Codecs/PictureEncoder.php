@@ -81,7 +81,7 @@ final class PictureEncoder
             PictureFormat::Tiff => $this->makeTiff($image, $bits),
             PictureFormat::WebP => $this->makeWebP($image, $quality),
             PictureFormat::Avif => $this->makeAvif($image, $quality),
-            PictureFormat::Heic, PictureFormat::Exr => throw new InvalidArgumentException("{$format->label()} is read only"),
+            PictureFormat::Heic, PictureFormat::Hdr, PictureFormat::Exr => throw new InvalidArgumentException("{$format->label()} is read only"),
         };
         $aside = $file.'.'.bin2hex(random_bytes(6));
         try {

@@ -6,7 +6,7 @@ namespace App\Codecs;
 
 /**
  * The picture formats that are read and written, each by its open or published specification: PNG (W3C, third edition), JPEG
- * (ITU-T T.81), TIFF (revision 6.0), WebP (RFC 9649), AVIF (AOMedia, on ISO/IEC 23008-12), HEIC (ISO/IEC 23008-12; read only), EXR ({@see ExrFile}; written by {@see ExrWriter}).
+ * (ITU-T T.81), TIFF (revision 6.0), WebP (RFC 9649), AVIF (AOMedia, on ISO/IEC 23008-12), HEIC (ISO/IEC 23008-12; read only), EXR ({@see ExrFile}; written by {@see ExrWriter}), HDR ({@see HdrFile}; read only).
  */
 enum PictureFormat: string
 {
@@ -17,6 +17,7 @@ enum PictureFormat: string
     case Avif = 'avif';
     case Heic = 'heic';
     case Exr = 'exr';
+    case Hdr = 'hdr';
 
     public static function ofContent(string $bytes): ?self
     {
@@ -26,6 +27,7 @@ enum PictureFormat: string
             str_starts_with($bytes, "II*\0"), str_starts_with($bytes, "MM\0*") => self::Tiff,
             str_starts_with($bytes, 'RIFF') && substr($bytes, 8, 4) === 'WEBP' => self::WebP,
             str_starts_with($bytes, ExrFile::MAGIC) => self::Exr,
+            str_starts_with($bytes, HdrFile::MAGIC.'RADIANCE'), str_starts_with($bytes, HdrFile::MAGIC.'RGBE') => self::Hdr,
             substr($bytes, 4, 4) === 'ftyp' => self::ofBrands($bytes),
             default => null,
         };
@@ -54,6 +56,7 @@ enum PictureFormat: string
             'avif' => self::Avif,
             'heic' => self::Heic,
             'exr' => self::Exr,
+            'hdr' => self::Hdr,
             default => null,
         };
     }

@@ -56,7 +56,8 @@ final readonly class PictureHead
             PictureFormat::Png => self::png($bytes, $name),
             PictureFormat::Jpeg => self::jpeg($bytes, $name),
             PictureFormat::Exr => self::exr($bytes, $name),
-            null => throw new UnreadablePicture("{$name} is not a picture in PNG, JPEG, TIFF, WebP, AVIF, HEIC or EXR, whatever its name says."),
+            PictureFormat::Hdr => self::hdr($bytes, $name),
+            null => throw new UnreadablePicture("{$name} is not a picture in PNG, JPEG, TIFF, WebP, AVIF, HEIC, EXR or HDR, whatever its name says."),
             default => self::asTheLibrarySays($format, $bytes, $path, $name),
         };
         $head->checkSize($name);
@@ -81,6 +82,14 @@ final readonly class PictureHead
         self::checkWork(strlen($bytes) * self::MOST_INFLATED, $file->work(), $name, $file->width(), $file->height());
 
         return new self(PictureFormat::Exr, $file->width(), $file->height(), 1, false);
+    }
+
+    private static function hdr(string $bytes, string $name): self
+    {
+        $file = HdrFile::read($bytes, $name);
+        self::checkWork(strlen($bytes), $file->work(), $name, $file->width, $file->height);
+
+        return new self(PictureFormat::Hdr, $file->width, $file->height, 1, false);
     }
 
     private static function png(string $bytes, string $name): self

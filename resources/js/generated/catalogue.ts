@@ -7682,7 +7682,7 @@ export const exportFormats: { format: string; bits: number; label: string; isLos
 ];
 
 /** The endings and types of the pictures that are taken in. */
-export const picturesTaken = ".png,image/png,.jpg,image/jpeg,.tif,image/tiff,.webp,image/webp,.avif,image/avif,.heic,image/heic,.exr,image/exr";
+export const picturesTaken = ".png,image/png,.jpg,image/jpeg,.tif,image/tiff,.webp,image/webp,.avif,image/avif,.heic,image/heic,.exr,image/exr,.hdr,image/hdr";
 
 export const modeGroups: { does: string; modes: string[] }[] = [
     {

@@ -96,7 +96,7 @@ final class SceneSchema
                         'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80], 'mode' => ['enum' => array_column(BlendMode::cases(), 'value')],
                         'level' => ['type' => 'number', 'minimum' => Unit::LEAST_LEVEL, 'maximum' => Unit::MOST_LEVEL], 'amount' => ['type' => 'number', 'minimum' => 0, 'maximum' => 100],
                         'muted' => ['type' => 'boolean'], 'locked' => ['type' => 'boolean'], 'confinedTo' => self::ID, 'source' => self::ID, 'complements' => self::ID, 'contrast' => ['type' => 'number', 'minimum' => -100, 'maximum' => 100], 'tones' => self::TONES, 'keptOff' => self::KEPT_OFF, 'masks' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/mask'], 'maxItems' => 16],
-                        'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']], 'closed' => ['type' => 'boolean'],
+                        'strips' => ['type' => 'array', 'items' => ['$ref' => '#/definitions/strip']], 'closed' => ['type' => 'boolean'], 'held' => ['type' => 'boolean'],
                     ],
                     'allOf' => array_map(self::ofKind(...), Registry::kinds()->strips),
                 ],

@@ -26,7 +26,7 @@ use Aumbrel\Core\Scene\Scene as Document;
  */
 final class ChangeStrip extends Gesture
 {
-    private const REPLACED = ['name', 'mode', 'level', 'amount', 'contrast', 'muted', 'locked', 'closed'];
+    private const REPLACED = ['name', 'mode', 'level', 'amount', 'contrast', 'muted', 'locked', 'closed', 'held'];
 
     /** What null takes away. */
     private const NAMED = ['confinedTo', 'source', 'complements', 'tones', 'keptOff'];
@@ -57,6 +57,7 @@ final class ChangeStrip extends Gesture
             "{$prefix}muted" => 'sometimes|boolean',
             "{$prefix}locked" => 'sometimes|boolean',
             "{$prefix}closed" => 'sometimes|boolean',
+            "{$prefix}held" => 'sometimes|boolean',
             "{$prefix}confinedTo" => 'sometimes|nullable|string|max:40',
             "{$prefix}complements" => 'sometimes|nullable|string|max:40',
             "{$prefix}source" => 'sometimes|nullable|string|max:40',

@@ -99,7 +99,7 @@ final class SceneStore
             $before = $this->flat($scene, $shelf)->normalised();
             // what the gesture works on can be read as a document: with strokes that are known by name
             $asked = new FlatScene($before->scene, $before->order, array_map($shelf->named(...), $before->strips));
-            $document = Document::read($shelf->named(UsedMasks::inherited($asked, $change($asked))->toDocument()), Registry::kinds());
+            $document = Document::read($shelf->named(HeldGroups::letGo($asked, UsedMasks::inherited($asked, $change($asked)))->toDocument()), Registry::kinds());
             $this->checkPictures($document, array_map(strval(...), array_keys($this->pictureIds($scene))));
             $after = FlatScene::fromDocument($document->toArray());
             $difference = $before->differenceTo($after);

@@ -70,3 +70,23 @@ it('duplicates a group with all that it holds, which then belongs together', fun
     expect($byName['Rim 2']['confinedTo'])->toBe($byName['Plate 2']['id'])->and($byName['Rim 2']['values']['of'])->toBe($byName['Plate 2']['id'])->and($byName['Shadow 2']['values']['of'])->toBe([$byName['Plate 2']['id'], 'ground'])->and($byName['Rim']['confinedTo'])->toBe('plate')->and($byName['Two 2']['amount'])->toEqual(60)
         ->and($byName['Rim 2']['masks'][0]['id'])->not->toBe('m');
 });
+
+it('holds what a group yields until something in it is touched', function (): void {
+    $scene = $this->postJson('/api/scenes', ['file' => Tests\Support\PictureFile::png(60, 40)])->assertCreated()->json();
+    $url = "/api/scenes/{$scene['id']}";
+    $state = $this->postJson("{$url}/gestures/add-strip", ['kind' => 'spot', 'centre' => [30, 20], 'span' => 30])->assertOk()->json();
+    $spot = $state['strips'][1]['id'];
+    $state = $this->postJson("{$url}/gestures/hold-together", ['strips' => [$spot]])->assertOk()->json();
+    $group = $state['strips'][1];
+    $change = fn (array $strip, array $fields): array => test()->postJson("{$url}/gestures/change-strip", ['strip' => $strip['id'], 'revision' => $strip['revision'], ...$fields])->assertOk()->json();
+    $held = $change($group, ['held' => true]);
+    expect($held['strips'][1]['held'])->toBeTrue();
+    // its own fader is not what it holds
+    $faded = $change($held['strips'][1], ['amount' => 50]);
+    expect($faded['strips'][1]['held'])->toBeTrue();
+    $touched = $change($faded['strips'][1]['strips'][0], ['level' => 1]);
+    expect($touched['strips'][1])->not->toHaveKey('held')->and($this->postJson("{$url}/undo")->json('strips.1.held'))->toBeTrue();
+    // what is not in it may be touched
+    $plate = $this->getJson($url)->json('strips.0');
+    expect($change($plate, ['values' => ['exposure' => 0.5]])['strips'][1]['held'])->toBeTrue();
+});

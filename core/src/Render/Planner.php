@@ -18,6 +18,7 @@ use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
 use Aumbrel\Core\Scene\ToneLimits;
+use Closure;
 
 /**
  * Turns a stack of strips into a plan for one window: which kernels run over each row, in which order.
@@ -497,6 +498,11 @@ final class Planner
     private function open(Strip $strip, array $tones): void
     {
         $this->passes->toEncoded();
+        if ($this->mayHold($strip) && ! self::holdsPlates($strip->strips)) {
+            $this->put($this->sites->held([...$this->scene->under($strip->id)[0], $strip->unheld()]));
+
+            return;
+        }
         $before = $this->passes->keep();
         $limits = $strip->activeTones();
         $this->strips($strip->strips);
@@ -528,7 +534,11 @@ final class Planner
         $this->inside = [];
         $this->confinement = new Confinement($this->sites, $this->layers, $strip->strips, ++$this->closed);
         $this->confinement->begin($this->passes);
-        $this->strips($strip->strips);
+        if ($this->mayHold($strip) && self::plates($strip->strips, fn (Strip $plate): bool => $around->under($plate) !== []) === []) {
+            $this->put($this->sites->held($strip->strips));
+        } else {
+            $this->strips($strip->strips);
+        }
         $this->passes->toEncoded();
         $limits = $strip->activeTones();
         $tones = $limits?->ofItself === true ? [$this->tones->below($this->passes, $limits)] : $tones;
@@ -550,6 +560,49 @@ final class Planner
             $this->coverBeyond($plate, $layer, $lines);
         }
         $this->inside = [...$others, ...$inside];
+    }
+
+    /** Whether what a group yields is taken as it is kept: not while a strip in it is looked at by itself. */
+    private function mayHold(Strip $group): bool
+    {
+        $inside = [];
+        $collect = static function (array $strips) use (&$collect, &$inside): void {
+            foreach ($strips as $strip) {
+                if ($strip instanceof Strip) {
+                    $inside[] = $strip->id;
+                    $collect($strip->strips);
+                }
+            }
+        };
+        $collect($group->strips);
+
+        return $group->held && array_intersect($inside, $this->tapped) === [] && ! in_array($this->below, $inside, true);
+    }
+
+    /** Puts what is kept in the place of the picture that is being put together. */
+    private function put(HeldPlane $held): void
+    {
+        $kernel = $this->passes->writer();
+        $kernel->loop();
+        $held->write($kernel, ['r' => 'r', 'g' => 'g', 'b' => 'b', ...($this->passes->isOpaque() ? [] : ['a' => 'a'])]);
+        $this->passes->add($kernel);
+        $this->passes->setExceeds(true);
+    }
+
+    /**
+     * @param  list<Strip>  $strips
+     * @param  Closure(Strip): bool  $is
+     * @return list<Strip> the plates among them, and in what they hold, that are so
+     */
+    private static function plates(array $strips, Closure $is): array
+    {
+        return array_merge(...array_map(static fn (Strip $strip): array => [...($strip->kind instanceof Pictured && $is($strip) ? [$strip] : []), ...self::plates($strip->strips, $is)], $strips));
+    }
+
+    /** @param  list<Strip>  $strips */
+    private static function holdsPlates(array $strips): bool
+    {
+        return self::plates($strips, static fn (): bool => true) !== [];
     }
 
     /**

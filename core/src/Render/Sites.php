@@ -190,6 +190,18 @@ final class Sites
         return new BeneathStrip($this->scene, $strip, $this->colours, $withItself);
     }
 
+    /**
+     * What some strips of the scene yield over nothing, kept.
+     *
+     * @param  list<Strip>  $strips
+     */
+    public function held(array $strips): HeldPlane
+    {
+        [$scene, $colours] = [$this->scene, $this->colours];
+
+        return new HeldPlane((new LookedAt($scene))->name($strips), static fn (Window $window): array => $colours($scene, $strips, $window), $this->window);
+    }
+
     /** A picture of the scene; null when there is none of that name. */
     public function picture(string $name): ?PictureSource
     {

@@ -37,6 +37,7 @@ final readonly class Strip
      * @param  ToneLimits|null  $tones  the tones between which it acts
      * @param  bool  $closed  whether what a group holds is put together over nothing and then mixed like a plate
      * @param  bool  $locked  whether a press on the picture neither chooses nor moves it
+     * @param  bool  $held  whether what a group yields is worked out once and kept
      */
     public function __construct(
         public string $id,
@@ -58,6 +59,7 @@ final readonly class Strip
         public ?ToneLimits $tones = null,
         public ?KeptOff $keptOff = null,
         public bool $closed = false,
+        public bool $held = false,
     ) {
     }
 
@@ -100,6 +102,7 @@ final readonly class Strip
             contrast: $isLight ? $fields->number('contrast', 0, -100, 100, '%') / 100 : 0.0,
             locked: $fields->toggle('locked', false),
             closed: $isGroup && $fields->toggle('closed', false),
+            held: $isGroup && $fields->toggle('held', false),
             keptOff: $fields->has('keptOff') ? KeptOff::read($fields->take('keptOff'), "{$field}.keptOff") : null,
             tones: $fields->has('tones') ? ToneLimits::read($fields->take('tones'), "{$field}.tones") : null,
             unknown: $fields->rest(),
@@ -141,6 +144,12 @@ final readonly class Strip
     public function driven(StripKind $kind, float $level, bool $muted): self
     {
         return $this->but(kind: $kind, level: $level, muted: $muted);
+    }
+
+    /** The same, worked out anew each time. */
+    public function unheld(): self
+    {
+        return $this->but(held: false);
     }
 
     /** The same in another mode. */
@@ -237,6 +246,7 @@ final readonly class Strip
             'muted' => $this->muted,
             ...($this->locked ? ['locked' => true] : []),
             ...($this->closed ? ['closed' => true] : []),
+            ...($this->held ? ['held' => true] : []),
             ...($this->confinedTo === null ? [] : ['confinedTo' => $this->confinedTo]),
             ...($this->source === null ? [] : ['source' => $this->source]),
             ...($this->contrast === 0.0 ? [] : ['contrast' => $this->contrast * 100]),

@@ -105,6 +105,8 @@ export type Strip = {
     locked?: boolean;
     /** of groups: it lights only what it holds, and is then mixed like a plate */
     closed?: boolean;
+    /** of groups: what it yields is worked out once and kept until something in it is touched */
+    held?: boolean;
     confinedTo?: string;
     /** the source that it hangs on */
     source?: string;
@@ -229,6 +231,8 @@ export type StripChange = {
     muted?: boolean;
     locked?: boolean;
     closed?: boolean;
+    /** of groups: what it yields is worked out once and kept until something in it is touched */
+    held?: boolean;
     confinedTo?: string | null;
     source?: string | null;
     complements?: string | null;

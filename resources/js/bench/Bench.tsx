@@ -254,6 +254,19 @@ function Mix({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures:
                     />
                 </Told>
             )}
+            {strip.family === 'group' && (
+                <Told says="Held: what it yields is worked out once and kept, so that a heavy group stays quick; touching anything in it lets go">
+                    <ChoiceField
+                        label="Yields"
+                        value={strip.held ? 'held' : 'live'}
+                        choices={[
+                            { value: 'live', label: 'as it goes' },
+                            { value: 'held', label: 'held' },
+                        ]}
+                        onSet={(is) => void gestures.change(strip.id, { held: is === 'held' }, is === 'held' ? 'Hold what it yields' : 'Let go of what it yields')}
+                    />
+                </Told>
+            )}
             {(strip.family !== 'group' || strip.closed) && (
                 <>
                     <Told says="How it is mixed with what lies beneath: as light, or as tones are laid over each other">

@@ -1,4 +1,4 @@
-import { ChevronDown, ChevronRight, Lock } from 'lucide-react';
+import { ChevronDown, ChevronRight, Lock, Pin } from 'lucide-react';
 import { memo, useEffect, useRef, useState } from 'react';
 import type { Strip } from '../api/types';
 import { linearModes } from '../generated/catalogue';
@@ -74,6 +74,7 @@ export const StripCard = memo(function StripCard({ strip, picture, folded, isTab
         [
             { label: 'Rename', keys: 'Enter', run: () => window.setTimeout(() => setRenaming(true)) },
             { label: 'Duplicate', keys: 'D', run: () => void gestures.duplicate(strip.id) },
+            ...(strip.family === 'group' ? [{ label: strip.held ? 'Let go of what it yields' : 'Hold what it yields', run: () => void gestures.change(strip.id, { held: !strip.held }, strip.held ? 'Let go of what it yields' : 'Hold what it yields') }] : []),
             { label: 'Copy for another scene', keys: 'Ctrl C', run: () => void gestures.copy([strip.id, ...useWork.getState().also]) },
             { label: 'Keep as a rig…', run: () => keepAsRig(strip.id) },
             { label: strip.locked ? 'Unlock' : 'Lock', run: () => void gestures.change(strip.id, { locked: !strip.locked }, strip.locked ? 'Unlock' : 'Lock') },
@@ -191,6 +192,7 @@ export const StripCard = memo(function StripCard({ strip, picture, folded, isTab
                 onKeyDown={onKeyDown}
             >
                 <div className={`flex items-center gap-1 ${open ? 'h-[30px] shrink-0' : 'h-[19px] pr-9'}`}>
+                    {strip.held && <Pin size={11} className="shrink-0 text-quiet" role="img" aria-label="Held" />}
                     {strip.locked && <Lock size={11} className="shrink-0 text-quiet" role="img" aria-label="Locked" />}
                     {noticed && <span className="h-2 w-2 shrink-0 rounded-full bg-alarm" role="img" aria-label="A reading concerns this strip" />}
                     {renaming ? (

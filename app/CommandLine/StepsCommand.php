@@ -79,7 +79,7 @@ final class StepsCommand implements Command
         $side = max($scene->width, $scene->height);
         $across = $columns * $scene->width + ($columns + 1) * self::GAP * $side;
         $down = $rows * ($scene->height + (self::LINE + self::GAP) * $side) + self::GAP * $side;
-        $wanted = $arguments->has('long-side') ? $arguments->number('long-side', 0, 200, self::LARGEST) : self::SHEET;
+        $wanted = $arguments->has('long-side') ? $arguments->number('long-side', 0, 1, self::LARGEST) : self::SHEET;
         $scale = min(1.0, $wanted / max($across, $down));
         [$gap, $line] = [self::GAP * $side * $scale, self::LINE * $side * $scale];
         $sheet = new Imagick;

@@ -93,3 +93,43 @@ it('ends every process of an export that is cancelled', function (): void {
     expect(glob("{$data->root}/exports/*"))->toBe([])->and(json_decode($data->run(STATE, $export), true)['state'])->toBe('cancelled');
     killed($worker);
 });
+
+it('writes a rig over many pictures, each once and none half, though the worker is killed in the middle', function (): void {
+    $data = new OwnData;
+    test()->beforeApplicationDestroyed(fn () => $data->remove());
+    $rig = json_encode(['aumbrelRig' => 1, 'name' => 'Mist', 'strips' => [['id' => 'v', 'kind' => 'fill', 'mode' => 'screen', 'amount' => 40, 'values' => ['colour' => '#8090a0']], ['id' => 's', 'kind' => 'spot', 'mode' => 'soft light', 'values' => ['origin' => [-0.4, -0.4], 'target' => [0.2, 0.2], 'softness' => 0.02]]]]);
+    file_put_contents("{$data->root}/mist.rig.json", $rig);
+    $begin = 'App\Rigs\RigFile::open($argv[1], fn ($file) => $file->keep(app(App\Rigs\RigShelf::class), app(App\Scenes\PictureLibrary::class)));
+        $id = app(App\Rigs\RigShelf::class)->all()[0]["id"];
+        foreach (array_slice($argv, 2) as $picture) { $scene = app(App\Rigs\NewFromRig::class)->of($id, new App\Scenes\IncomingPicture($picture, basename($picture))); app(App\Export\Exports::class)->order($scene, App\Export\Ordered::picture(App\Codecs\PictureFormat::Png, 8, 92), str_repeat("b", 26), pathinfo($picture, PATHINFO_FILENAME)); }';
+    $pictures = array_map(function (int $at) use ($data): string {
+        copy(PictureFile::png(900 + $at, 700)->getPathname(), $file = "{$data->root}/p{$at}.png");
+
+        return $file;
+    }, range(1, 6));
+    $data->run($begin, "{$data->root}/mist.rig.json", ...$pictures);
+    $pdo = new PDO("sqlite:{$data->root}/aumbrel.sqlite");
+    $count = static fn (string $where): int => (int) $pdo->query("select count(*) from exports where {$where}")->fetchColumn();
+    $until = static function (callable $is): void {
+        for ($end = microtime(true) + 90; ! $is(); usleep(30_000)) {
+            microtime(true) < $end || test()->fail('the exports do not go on');
+        }
+    };
+    $first = worker($data);
+    $until(static fn (): bool => $count('state = "done"') >= 2 && $count('state = "running" and process_group is not null') === 1);
+    killed($first);
+    $second = worker($data);
+    $until(static fn (): bool => $count('state = "done"') === 6);
+    killed($second);
+    expect($count('1'))->toBe(6)->and($count('starts > 1'))->toBeLessThanOrEqual(1);
+    $files = glob("{$data->root}/exports/*");
+    expect($files)->toHaveCount(6);
+    $widths = array_map(static function (string $file): int {
+        // the whole of it can be read
+        $image = imagecreatefrompng($file);
+
+        return imagesx($image);
+    }, $files);
+    sort($widths);
+    expect($widths)->toBe(range(901, 906));
+});

@@ -15,6 +15,9 @@ import { Card, FolderCard } from './Card';
 import { SettingsSheet } from './SettingsSheet';
 import { useStanding } from './standing';
 
+/** Pictures of a folder that become scenes. */
+const MOST_OF_A_FOLDER = 200;
+
 /** The scenes wall: every scene with its picture, searched, sorted, in folders; a picture dropped here becomes a new one. */
 export function Wall() {
     const scenes = useQuery({ queryKey: ['scenes'], queryFn: api.scenes, refetchOnWindowFocus: true });
@@ -213,8 +216,10 @@ function useDrop() {
     return { drop, busy, problem };
 }
 
-function NewScene(props: { busy: string | null; problem: string | null; onFiles: (files: File[]) => void }) {
+function NewScene(props: { busy: string | null; problem: string | null; onFiles: (files: File[], folder?: string) => void }) {
     const input = useRef<HTMLInputElement>(null);
+    const folder = useRef<HTMLInputElement>(null);
+    useEffect(() => folder.current?.setAttribute('webkitdirectory', ''), []);
     const [over, setOver] = useState(false);
     return (
         <div className="flex flex-col gap-2" onDragOver={(event) => event.dataTransfer.types.includes('Files') && setOver(true)} onDragLeave={() => setOver(false)} onDrop={() => setOver(false)}>
@@ -239,6 +244,23 @@ function NewScene(props: { busy: string | null; problem: string | null; onFiles:
                     event.target.value = '';
                 }}
             />
+            <input
+                ref={folder}
+                type="file"
+                multiple
+                aria-label="A folder of pictures"
+                className="hidden"
+                onChange={(event) => {
+                    const files = Array.from(event.target.files ?? []).filter((file) => !file.name.startsWith('.') && file.webkitRelativePath.split('/').length <= 2);
+                    event.target.value = '';
+                    if (files[0]) {
+                        props.onFiles(files.slice(0, MOST_OF_A_FOLDER), files[0].webkitRelativePath.split('/')[0]);
+                    }
+                }}
+            />
+            <button className="self-start rounded-sm px-1 text-[12px] text-quiet underline hover:text-ink" onClick={() => folder.current?.click()}>
+                A folder of pictures, as a set of scenes
+            </button>
             {props.problem && (
                 <p role="alert" className="text-alarm">
                     {props.problem}

@@ -44,4 +44,6 @@ if (what === 'compare') {
   await page.waitForTimeout(2500);
   await page.screenshot({ path: '/tmp/p1.png' });
 }
+if (what === 'wall') { await page.goto(base); await page.waitForTimeout(3500); await page.screenshot({ path: '/tmp/p1.png' }); await page.getByRole('button', { name: 'Settings' }).click(); await page.getByLabel('Name of the token').fill('nightly'); await page.getByRole('button', { name: 'Make a token' }).click(); await page.waitForTimeout(800); await page.screenshot({ path: '/tmp/p2.png' }); }
+if (what === 'api') { await page.goto(base + '/api'); await page.waitForTimeout(800); await page.locator('summary').nth(12).click(); await page.screenshot({ path: '/tmp/p1.png' }); }
 await browser.close();

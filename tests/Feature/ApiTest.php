@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Api\OpenApi;
-use App\Api\RuleSchema;
+use App\Http\Api\OpenApi;
+use App\Http\Api\RuleSchema;
 use App\Http\Middleware\ChecksFields;
 use App\Http\Middleware\ForgeryOrToken;
 use App\Http\Takes;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Api\OpenApi;
 use App\Catalogue;
+use App\Http\Api\OpenApi;
 use App\SceneSchema;
 use Illuminate\Console\Command;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Api\OpenApi;
+use App\Http\Api\OpenApi;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 

@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import { api } from '../api/client';
 import type { ExportOrder, Rig } from '../api/types';
 import { picturesTaken } from '../generated/catalogue';
+import { useFileChoice } from '../ui/fileChoice';
 import { sayError } from '../ui/notices';
 import { withFile } from '../ui/takingIn';
 import { keptOrders } from '../export/last';
@@ -19,12 +20,12 @@ export function OverPictures({ rig }: { rig: Rig }) {
     const [left, setLeft] = useState(0);
     const [refused, setRefused] = useState<{ name: string; why: string }[]>([]);
     const stopped = useRef(false);
-    const input = useRef<HTMLInputElement>(null);
     const queries = useQueryClient();
     const of = ['batch', batch];
     const list = useQuery({ queryKey: of, queryFn: () => api.batch(batch), refetchInterval: (query) => (left > 0 || query.state.data?.some(isUnderWay) ? 500 : false) });
     const entries = list.data ?? [];
     const goesOn = left > 0 || entries.some(isUnderWay);
+    const [choose, field] = useFileChoice({ label: 'Pictures for the rig', accept: picturesTaken, multiple: true }, (files) => void over(files));
 
     async function over(files: File[]) {
         stopped.current = false;
@@ -58,7 +59,7 @@ export function OverPictures({ rig }: { rig: Rig }) {
             <p className="text-quiet">Each becomes a scene on the wall, with the rig&rsquo;s strips to be changed, and is written out.</p>
             <OrderForm size={null} order={order} onChange={setOrder} picturesOnly />
             <div className="mt-3 flex items-center gap-3">
-                <button className="rounded-md bg-ink px-3 py-1 font-semibold text-well hover:bg-white disabled:opacity-50" disabled={left > 0} onClick={() => input.current?.click()}>
+                <button className="rounded-md bg-ink px-3 py-1 font-semibold text-well hover:bg-white disabled:opacity-50" disabled={left > 0} onClick={choose}>
                     Choose pictures
                 </button>
                 {goesOn && (
@@ -70,19 +71,7 @@ export function OverPictures({ rig }: { rig: Rig }) {
                     {entries.length > 0 || left > 0 ? `${entries.filter((entry) => entry.state === 'done').length} of ${entries.length + left} are written` : ''}
                 </span>
             </div>
-            <input
-                ref={input}
-                type="file"
-                multiple
-                accept={picturesTaken}
-                aria-label="Pictures for the rig"
-                className="hidden"
-                onChange={(event) => {
-                    const files = Array.from(event.target.files ?? []);
-                    event.target.value = '';
-                    void over(files);
-                }}
-            />
+            {field}
             <ul aria-label="Files of the rig" className="mt-3 flex max-h-[200px] flex-col gap-1.5 overflow-y-auto">
                 {entries.map((entry) => (
                     <Written key={entry.id} scene={entry.scene} entry={entry} of={of} />

@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { api } from '../api/client';
 import type { Rig, Scene } from '../api/types';
+import { useFileChoice } from '../ui/fileChoice';
 import { focusBack } from '../ui/focus';
 import { say, sayError } from '../ui/notices';
 import { withFile } from '../ui/takingIn';
@@ -73,8 +74,7 @@ function useShelf() {
 function Shelf({ onUse, usedOn }: { onUse?: (rig: Rig) => void; /** the plate that a rig about a plate would be used on */ usedOn: string | null }) {
     const { shelf, know } = useShelf();
     const [over, setOver] = useState<Rig | null>(null);
-    const input = useRef<HTMLInputElement>(null);
-    const bring = (file: File) => withFile(file, api.bringRig).then((rigs) => rigs && know(rigs)).catch(sayError);
+    const [choose, field] = useFileChoice({ label: 'File of a rig', accept: '.json,.zip' }, ([file]) => file && void withFile(file, api.bringRig).then((rigs) => rigs && know(rigs)).catch(sayError));
     return (
         <>
             <ul aria-label="Kept rigs" className="mt-3 grid grid-cols-3 gap-3 max-[719px]:grid-cols-1">
@@ -115,23 +115,10 @@ function Shelf({ onUse, usedOn }: { onUse?: (rig: Rig) => void; /** the plate th
                     </li>
                 )}
             </ul>
-            <button className="mt-3 rounded-sm border border-line px-2 py-0.5 text-quiet hover:bg-raised hover:text-ink" onClick={() => input.current?.click()}>
+            <button className="mt-3 rounded-sm border border-line px-2 py-0.5 text-quiet hover:bg-raised hover:text-ink" onClick={choose}>
                 Bring in the file of a rig
             </button>
-            <input
-                ref={input}
-                type="file"
-                accept=".json,.zip"
-                aria-label="File of a rig"
-                className="hidden"
-                onChange={(event) => {
-                    const file = event.target.files?.[0];
-                    event.target.value = '';
-                    if (file) {
-                        void bring(file);
-                    }
-                }}
-            />
+            {field}
             {over && <OverPictures key={over.id} rig={over} />}
         </>
     );

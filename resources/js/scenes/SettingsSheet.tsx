@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { api } from '../api/client';
 import type { Token } from '../api/types';
+import { useFileChoice } from '../ui/fileChoice';
 import { say, sayError } from '../ui/notices';
 import { ago } from '../ui/words';
 import { keep, kept, keptText, plain, soundOf } from '../session/arrangement';
@@ -30,7 +31,6 @@ export function SettingsSheet({ open, onOpenChange }: { open: boolean; onOpenCha
 
 function Own() {
     const [now, setNow] = useState(kept);
-    const input = useRef<HTMLInputElement>(null);
     const set = (change: Partial<typeof now>) => {
         const next = { ...kept(), ...change };
         keep(next);
@@ -48,6 +48,7 @@ function Own() {
             say(`${file.name} holds no settings of Aumbrel.`);
         }
     }
+    const [choose, field] = useFileChoice({ label: 'File of settings', accept: '.json' }, ([file]) => file && void bring(file));
     return (
         <div className="mt-3 flex flex-col gap-1.5">
             <p className="text-quiet">This browser remembers how the room is divided, what is folded, the brush, and these:</p>
@@ -64,27 +65,14 @@ function Own() {
                 <a className="rounded-sm border border-line px-2 py-0.5 text-quiet hover:bg-raised hover:text-ink" download="aumbrel-settings.json" href={`data:application/json,${encodeURIComponent(keptText())}`}>
                     Settings as a file
                 </a>
-                <button className="rounded-sm border border-line px-2 py-0.5 text-quiet hover:bg-raised hover:text-ink" onClick={() => input.current?.click()}>
+                <button className="rounded-sm border border-line px-2 py-0.5 text-quiet hover:bg-raised hover:text-ink" onClick={choose}>
                     Bring in settings
                 </button>
                 <button className="rounded-sm border border-line px-2 py-0.5 text-quiet hover:bg-raised hover:text-ink" onClick={() => set(plain)}>
                     As in the beginning
                 </button>
             </div>
-            <input
-                ref={input}
-                type="file"
-                accept=".json"
-                aria-label="File of settings"
-                className="hidden"
-                onChange={(event) => {
-                    const file = event.target.files?.[0];
-                    event.target.value = '';
-                    if (file) {
-                        void bring(file);
-                    }
-                }}
-            />
+            {field}
         </div>
     );
 }
@@ -100,7 +88,7 @@ function Switch({ checked, onSet, children }: { checked: boolean; onSet: (checke
 
 function Tokens() {
     const queries = useQueryClient();
-    const { data, error } = useQuery({ queryKey: TOKENS, queryFn: api.tokens });
+    const { data, error, isPending } = useQuery({ queryKey: TOKENS, queryFn: api.tokens });
     const [name, setName] = useState('');
     const [made, setMade] = useState<string | null>(null);
     const know = ({ tokens }: { tokens: Token[] }) => queries.setQueryData(TOKENS, { tokens });
@@ -130,6 +118,7 @@ function Tokens() {
                         </button>
                     </li>
                 ))}
+                {isPending && <li className="text-quiet">Loading the tokens…</li>}
                 {data?.tokens.length === 0 && <li className="text-quiet">There are none.</li>}
                 {error && <li className="text-alarm">{error.message}</li>}
             </ul>

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Api;
+namespace App\Http\Api;
 
 use App\Gestures\Gesture;
 use App\Http\Middleware\ChecksFields;

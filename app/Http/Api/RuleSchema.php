@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Api;
+namespace App\Http\Api;
 
 use Illuminate\Validation\Rules\Enum;
 use Illuminate\Validation\Rules\In;

@@ -81,9 +81,6 @@ function Shelf({ onUse, usedOn }: { onUse?: (rig: Rig) => void; /** the plate th
                 {shelf.data?.rigs.map((rig) => (
                     <li key={rig.id} className="relative flex flex-col gap-1 rounded-sm bg-well p-2">
                         <img src={`/api/rigs/${rig.id}/picture`} alt="" className="aspect-[8/5] w-full rounded-sm bg-surround object-cover" onError={(event) => (event.currentTarget.style.visibility = 'hidden')} />
-                        <button aria-label={`Take ${rig.name} out of the shelf`} title="Take out of the shelf" className="absolute top-3 right-3 rounded-sm bg-well/80 px-1.5 text-quiet hover:text-ink" onClick={() => void api.takeOutRig(rig.id).then(know, sayError)}>
-                            ×
-                        </button>
                         <span className="truncate font-medium" title={rig.name}>
                             {rig.name}
                         </span>
@@ -100,10 +97,13 @@ function Shelf({ onUse, usedOn }: { onUse?: (rig: Rig) => void; /** the plate th
                             <Press onPress={() => setOver(over?.id === rig.id ? null : rig)} title="Use it on each of many pictures, and write these out">
                                 Over pictures
                             </Press>
-                            <a className="rounded-sm border border-line px-1.5 text-[12px] text-quiet hover:bg-raised hover:text-ink" href={`/api/rigs/${rig.id}/file`} download>
+                            <a className="flex items-center rounded-sm border border-line px-1.5 text-[12px] text-quiet hover:bg-raised hover:text-ink" href={`/api/rigs/${rig.id}/file`} download>
                                 File
                             </a>
                         </span>
+                        <button aria-label={`Take ${rig.name} out of the shelf`} title="Take out of the shelf" className="absolute top-3 right-3 rounded-sm bg-well/80 px-1.5 text-quiet hover:text-ink" onClick={() => void api.takeOutRig(rig.id).then(know, sayError)}>
+                            ×
+                        </button>
                     </li>
                 ))}
                 {shelf.isPending && <li className="text-quiet">Loading the rigs…</li>}

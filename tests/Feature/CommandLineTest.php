@@ -64,7 +64,7 @@ it('ends with one clear line for bad input, and leaves nothing behind', function
     'no scene' => [fn () => ['render', '/nowhere/scene.json', '--out', '/tmp/bad.png'], 'no scene file'],
     'no output' => [fn ($scene) => ['render', $scene], 'where to'],
     'an unknown option' => [fn ($scene, $folder) => ['render', $scene, '--out', "{$folder}/bad.png", '--colour', 'red'], '--colour'],
-    'an unknown format' => [fn ($scene, $folder) => ['render', $scene, '--out', "{$folder}/bad.gif"], '.png, .jpg, .tif, .webp or .avif'],
+    'an unknown format' => [fn ($scene, $folder) => ['render', $scene, '--out', "{$folder}/bad.gif"], '.png, .jpg, .tif, .webp, .avif or .exr'],
     'a folder that is not there' => [fn ($scene) => ['render', $scene, '--out', '/nowhere/at/all/bad.png'], 'cannot be written'],
     'a scale that is none' => [fn ($scene, $folder) => ['render', $scene, '--out', "{$folder}/bad.png", '--scale', 'NaN'], '--scale'],
     'a window of three' => [fn ($scene, $folder) => ['render', $scene, '--out', "{$folder}/bad.png", '--window', '1,2,3'], '--window'],

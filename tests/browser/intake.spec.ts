@@ -9,7 +9,7 @@ test.describe.configure({ timeout: 120_000 });
 test('a large picture says how far it is, the rest goes on, and it becomes a plate', async ({ page }) => {
     await newScene(page, pngOf(320, 200, (x) => [40, 60 + (x % 30), 80]));
     await addSpot(page);
-    await page.locator('input[type=file]').setInputFiles({ name: 'salt_marsh.png', mimeType: 'image/png', buffer: large });
+    await page.locator('input[type=file]').first().setInputFiles({ name: 'salt_marsh.png', mimeType: 'image/png', buffer: large });
     const coming = page.getByRole('list', { name: 'Being taken in' });
     await expect(coming).toContainText('Taking in salt_marsh.png');
     await expect(coming.getByRole('progressbar')).toHaveAttribute('value', /^0\.\d/);
@@ -30,7 +30,7 @@ test('a large picture says how far it is, the rest goes on, and it becomes a pla
 test('what is on its way can be cancelled, and leaves nothing behind', async ({ page }) => {
     await page.goto('/');
     const made = async () => ((await (await page.request.get('/api/scenes')).json()) as { scenes: { title: string }[] }).scenes.filter(({ title }) => title === 'Reeds').length;
-    await page.locator('input[type=file]').setInputFiles({ name: 'reeds.png', mimeType: 'image/png', buffer: Buffer.concat([large, Buffer.alloc(9)]) });
+    await page.locator('input[type=file]').first().setInputFiles({ name: 'reeds.png', mimeType: 'image/png', buffer: Buffer.concat([large, Buffer.alloc(9)]) });
     await page.getByRole('button', { name: 'Cancel reeds.png' }).click();
     await expect(page.getByRole('list', { name: 'Being taken in' })).toHaveCount(0);
     await expect(page.getByRole('alert')).toHaveCount(0);
@@ -43,7 +43,7 @@ test('a line that breaks is waited for, and the file goes on where it was', asyn
     await page.goto('/');
     let parts = 0;
     await page.route('**/api/intakes/*?from=*', (route) => (++parts === 2 ? route.abort('connectionreset') : route.continue()));
-    await page.locator('input[type=file]').setInputFiles({ name: 'ferry.png', mimeType: 'image/png', buffer: large });
+    await page.locator('input[type=file]').first().setInputFiles({ name: 'ferry.png', mimeType: 'image/png', buffer: large });
     await expect(page.getByRole('list', { name: 'Being taken in' })).toContainText('The server does not answer.');
     await page.waitForURL(/\/scenes\//, { timeout: 90_000 });
     await settled(page);

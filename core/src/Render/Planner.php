@@ -565,18 +565,26 @@ final class Planner
     /** Whether what a group yields is taken as it is kept: not while a strip in it is looked at by itself. */
     private function mayHold(Strip $group): bool
     {
-        $inside = [];
-        $collect = static function (array $strips) use (&$collect, &$inside): void {
-            foreach ($strips as $strip) {
-                if ($strip instanceof Strip) {
-                    $inside[] = $strip->id;
-                    $collect($strip->strips);
-                }
-            }
-        };
-        $collect($group->strips);
+        if (! $group->held) {
+            return false;
+        }
+        $inside = self::idsWithin($group->strips);
 
-        return $group->held && array_intersect($inside, $this->tapped) === [] && ! in_array($this->below, $inside, true);
+        return array_intersect($inside, $this->tapped) === [] && ! in_array($this->below, $inside, true);
+    }
+
+    /**
+     * @param  list<Strip>  $strips
+     * @return list<string>
+     */
+    private static function idsWithin(array $strips): array
+    {
+        $ids = [];
+        foreach ($strips as $strip) {
+            $ids = [...$ids, $strip->id, ...self::idsWithin($strip->strips)];
+        }
+
+        return $ids;
     }
 
     /** Puts what is kept in the place of the picture that is being put together. */

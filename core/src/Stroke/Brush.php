@@ -86,7 +86,7 @@ final readonly class Brush
             }
         }
         if ($stroke->dapples > 0) {
-            $this->dapple($painted, new Dapples($stroke->dapples, $stroke->size / 2, $stroke->seed), $left, $top, $width);
+            $painted = $this->dappled($painted, new Dapples($stroke->dapples, $stroke->size / 2, $stroke->seed), $left, $top, $width);
         }
 
         return [$painted, $left, $top, $width, $bottom - $top];
@@ -240,15 +240,25 @@ final readonly class Brush
         }
     }
 
-    /** @param  array<int, float>  $painted */
-    private function dapple(array &$painted, Dapples $dapples, int $left, int $top, int $width): void
+    /**
+     * In an array of its own: PHP 8.2, compiling while it runs, now and then loses what is written into an array taken by
+     * reference while it is walked over.
+     *
+     * @param  array<int, float>  $painted
+     * @return array<int, float>
+     */
+    private function dappled(array $painted, Dapples $dapples, int $left, int $top, int $width): array
     {
+        $dappled = [];
         foreach ($painted as $at => $value) {
             if ($value > 0.0) {
                 [$x, $y] = $this->frame->fromPixels->at($left + $at % $width + 0.5, $top + intdiv($at, $width) + 0.5);
-                $painted[$at] = $value * $dapples->at($x, $y);
+                $value *= $dapples->at($x, $y);
             }
+            $dappled[$at] = $value;
         }
+
+        return $dappled;
     }
 
     /**

@@ -18,7 +18,6 @@ use Aumbrel\Core\Scene\MaskEntry;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
 use Aumbrel\Core\Scene\ToneLimits;
-use Closure;
 
 /**
  * Turns a stack of strips into a plan for one window: which kernels run over each row, in which order.
@@ -498,7 +497,7 @@ final class Planner
     private function open(Strip $strip, array $tones): void
     {
         $this->passes->toEncoded();
-        if ($this->mayHold($strip) && ! self::holdsPlates($strip->strips)) {
+        if ($this->mayHold($strip) && self::plates($strip->strips) === []) {
             $this->put($this->sites->held([...$this->scene->under($strip->id)[0], $strip->unheld()]));
 
             return;
@@ -534,7 +533,7 @@ final class Planner
         $this->inside = [];
         $this->confinement = new Confinement($this->sites, $this->layers, $strip->strips, ++$this->closed);
         $this->confinement->begin($this->passes);
-        if ($this->mayHold($strip) && self::plates($strip->strips, fn (Strip $plate): bool => $around->under($plate) !== []) === []) {
+        if ($this->mayHold($strip) && array_filter(self::plates($strip->strips), static fn (Strip $plate): bool => $around->under($plate) !== []) === []) {
             $this->put($this->sites->held($strip->strips));
         } else {
             $this->strips($strip->strips);
@@ -568,23 +567,9 @@ final class Planner
         if (! $group->held) {
             return false;
         }
-        $inside = self::idsWithin($group->strips);
+        $inside = array_column(Scene::flatten($group->strips), 'id');
 
         return array_intersect($inside, $this->tapped) === [] && ! in_array($this->below, $inside, true);
-    }
-
-    /**
-     * @param  list<Strip>  $strips
-     * @return list<string>
-     */
-    private static function idsWithin(array $strips): array
-    {
-        $ids = [];
-        foreach ($strips as $strip) {
-            $ids = [...$ids, $strip->id, ...self::idsWithin($strip->strips)];
-        }
-
-        return $ids;
     }
 
     /** Puts what is kept in the place of the picture that is being put together. */
@@ -599,18 +584,11 @@ final class Planner
 
     /**
      * @param  list<Strip>  $strips
-     * @param  Closure(Strip): bool  $is
-     * @return list<Strip> the plates among them, and in what they hold, that are so
+     * @return array<Strip> the plates among them, and in what they hold
      */
-    private static function plates(array $strips, Closure $is): array
+    private static function plates(array $strips): array
     {
-        return array_merge(...array_map(static fn (Strip $strip): array => [...($strip->kind instanceof Pictured && $is($strip) ? [$strip] : []), ...self::plates($strip->strips, $is)], $strips));
-    }
-
-    /** @param  list<Strip>  $strips */
-    private static function holdsPlates(array $strips): bool
-    {
-        return self::plates($strips, static fn (): bool => true) !== [];
+        return array_filter(Scene::flatten($strips), static fn (Strip $strip): bool => $strip->kind instanceof Pictured);
     }
 
     /**

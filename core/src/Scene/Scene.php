@@ -334,10 +334,12 @@ final readonly class Scene
     }
 
     /**
+     * Some strips, and all that they hold, each group before what is in it.
+     *
      * @param  list<Strip>  $strips
      * @return list<Strip>
      */
-    private static function flatten(array $strips): array
+    public static function flatten(array $strips): array
     {
         $all = [];
         foreach ($strips as $strip) {

@@ -105,7 +105,7 @@ final class Catalogue
             'key' => $kind::key(), 'label' => $kind::label(), 'hint' => $kind::hint(), 'family' => $kind::family()->value,
             'course' => $kind::family()->course(), 'fadesInStops' => $kind::family()->fadesInStops(),
             'drawn' => match (true) {
-                is_subclass_of($kind, Drawn::class) => Drawn::LINE,
+                is_subclass_of($kind, Drawn::class) => $kind::LINE,
                 is_subclass_of($kind, Pullable::class) => $kind::line(),
                 default => null,
             },

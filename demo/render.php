@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Aumbrel\Core\Color\Srgb;
 use Demo\Boardwalk;
+use Demo\Buoy;
 use Demo\Camera;
 use Demo\Figurehead;
 use Demo\Floats;
@@ -11,6 +12,7 @@ use Demo\Heron;
 use Demo\Lantern;
 use Demo\Loft;
 use Demo\Shapes;
+use Demo\Winch;
 
 /*
  * Photographs the demo's plates: php demo/render.php [NAME ...] [--grid=3] [--size=0.25]
@@ -21,7 +23,7 @@ use Demo\Shapes;
  */
 
 require dirname(__DIR__).'/vendor/autoload.php';
-foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern', 'Figurehead', 'Loft', 'Floats'] as $class) {
+foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern', 'Figurehead', 'Loft', 'Floats', 'Winch', 'Buoy'] as $class) {
     require __DIR__."/studio/{$class}.php";
 }
 
@@ -115,7 +117,7 @@ foreach ($argv as $word) {
     $grid = preg_match('/^--grid=(\d)$/', $word, $found) === 1 ? (int) $found[1] : $grid;
     $size = preg_match('/^--size=([\d.]+)$/', $word, $found) === 1 ? (float) $found[1] : $size;
 }
-foreach ([new Boardwalk, new Heron, new Lantern, new Figurehead, new Loft, new Floats] as $subject) {
+foreach ([new Boardwalk, new Heron, new Lantern, new Figurehead, new Loft, new Floats, new Winch, new Buoy] as $subject) {
     if ($names !== [] && ! in_array($subject->name(), $names, true)) {
         continue;
     }

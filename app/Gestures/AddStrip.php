@@ -16,6 +16,7 @@ use Aumbrel\Core\Kind\ForPlate;
 use Aumbrel\Core\Kind\LiesUnder;
 use Aumbrel\Core\Kind\Painted;
 use Aumbrel\Core\Kind\Pullable;
+use Aumbrel\Core\Kind\Spares;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
@@ -67,11 +68,12 @@ final class AddStrip extends Gesture
             ...($class::family()->fadesInStops() ? ['level' => $class::placedLevel()] : ['amount' => $class::placedAmount()]),
             ...(is_subclass_of($class, Painted::class) ? ['masks' => [['id' => FlatScene::newId(), 'kind' => 'strokes', 'on' => 'scene', 'values' => ['start' => 'hidden', 'strokes' => []]]]] : []),
             ...(is_subclass_of($class, Begun::class) ? ['masks' => array_map(static fn (array $mask): array => ['id' => FlatScene::newId(), ...$mask], $class::begun($centre, $span))] : []),
+            ...(is_subclass_of($class, Spares::class) ? ['tones' => $class::spared()] : []),
             ...self::source($scene, $class),
             ...($plate !== null && is_subclass_of($class, ForPlate::class) ? ['confinedTo' => $plate] : []),
             'values' => $line !== null && is_subclass_of($class, Drawn::class)
                 ? $class::drawn($line[0], $line[1], $span, Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size()))
-                : $class::placed($centre, $span, $plate),
+                : $class::placed($centre, $span, $plate ?? self::liesOver($scene, $above)),
         ];
         if ($asked->flag('likeLast')) {
             $last = LastOfKind::of($class, $scene->size());

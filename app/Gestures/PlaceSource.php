@@ -10,7 +10,7 @@ use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
 use Aumbrel\Core\Stage\SceneSource;
 
-/** A lamp or a sun where the hand presses on the picture: it takes the colour that is seen there. */
+/** A lamp or a sun where the hand presses on the picture: it takes the colour of the light that is seen there. */
 final class PlaceSource extends Gesture
 {
     /** Width of the patch whose mean is the colour, scene pixels. */

@@ -27,4 +27,20 @@ trait Placed
 
         return is_string($plate) ? $plate : null;
     }
+
+    /** The plate that is uppermost where something new comes to lie, if that is more than the ground that all lies on. */
+    private static function liesOver(FlatScene $scene, ?string $above): ?string
+    {
+        $plates = [];
+        foreach ($scene->order as [$id]) {
+            if ($scene->isPlate($id)) {
+                $plates[] = $id;
+            }
+            if ($id === $above) {
+                break;
+            }
+        }
+
+        return count($plates) > 1 ? $plates[count($plates) - 1] : null;
+    }
 }

@@ -19,6 +19,9 @@ final readonly class Patches
     /** What is darker than this, linear, tells no colour of a light. */
     private const DARKEST = 0.01;
 
+    /** What is seen darker than this, linear, does not shine: a lamp that is out, a dull sky. */
+    private const SHINES = 0.35;
+
     /** Pixels along the longer side that are enough for a mean. */
     private const ENOUGH = 160;
 
@@ -37,7 +40,7 @@ final readonly class Patches
     /** The colour of the light in the whole picture, as a swatch; null where it is too dark to tell. */
     public function whole(Scene $scene): ?string
     {
-        return self::swatch($this->meanOf($scene, null, min(1.0, self::ENOUGH / max($scene->width, $scene->height))));
+        return self::swatch($this->meanOf($scene, null, min(1.0, self::ENOUGH / max($scene->width, $scene->height))), self::DARKEST);
     }
 
     /** @param  array{float, float, float, float}|null  $window  null for the whole scene */
@@ -61,14 +64,14 @@ final readonly class Patches
         return $sums[3] > 0 ? new Rgb($sums[0] / $sums[3], $sums[1] / $sums[3], $sums[2] / $sums[3]) : null;
     }
 
-    private static function swatch(?Rgb $mean): ?string
+    private static function swatch(?Rgb $mean, float $least): ?string
     {
-        return $mean === null || $mean->largest() < self::DARKEST ? null : $mean->normalised()->encoded()->toHex();
+        return $mean === null || $mean->largest() < $least ? null : $mean->normalised()->encoded()->toHex();
     }
 
-    /** The colour of the light that one sees there, as a swatch; null where it is too dark to tell. */
+    /** The colour of the light that one sees there, as a swatch; null where nothing shines. */
     public function light(Scene $scene, Point $at, int $width): ?string
     {
-        return self::swatch($this->mean($scene, $at, $width));
+        return self::swatch($this->mean($scene, $at, $width), self::SHINES);
     }
 }

@@ -69,6 +69,20 @@ final class Shapes
         return sqrt($q * $q + $z * $z) - $thick;
     }
 
+    /** A star of five points in the plane, as far from its middle to a tip as the size says; its edges are near enough. */
+    public static function star(float $x, float $y, float $size): float
+    {
+        $part = M_PI / 5;
+        $turn = atan2($x, $y);
+        $turn = abs($turn - 2 * $part * round($turn / (2 * $part)));
+        $far = hypot($x, $y);
+        [$px, $py] = [$far * cos($turn), $far * sin($turn)];
+        // the edge from the tip to the notch beside it
+        [$ex, $ey] = [0.45 * $size * cos($part) - $size, 0.45 * $size * sin($part)];
+
+        return (($px - $size) * $ey - $py * $ex) / hypot($ex, $ey);
+    }
+
     /** Joins two distances with a soft seam of width k. */
     public static function melt(float $a, float $b, float $k): float
     {

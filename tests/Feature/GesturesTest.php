@@ -72,9 +72,9 @@ it('turns in a draft what it turns when it is written', function (): void {
     }
 });
 
-it('gives a new rim the plate that is chosen, or the one that the chosen strip is confined to', function (): void {
+it('gives a new rim the plate that is chosen, or the one that it comes to lie over', function (): void {
     $rim = static fn (?string $above): ?string => collect(Gestured::onto(turningScene(), 'add-strip', ['kind' => 'rim', 'centre' => [200, 150], 'span' => 300, 'above' => $above])->strips)->last()['values']['of'];
-    expect($rim('plate'))->toBe('plate')->and($rim(null))->toBeNull()->and($rim('spot'))->toBeNull();
+    expect($rim('plate'))->toBe('plate')->and($rim(null))->toBe('plate')->and($rim('spot'))->toBe('plate')->and($rim('ground'))->toBe('ground');
 });
 
 /** @return FlatScene two lights of different looks, one of them with all kinds of falloff, and a plate */

@@ -8,7 +8,9 @@ type Stripped = { strips: { kind: string; name: string; values: Record<string, u
 test('strips are copied in one scene and put into another by one chord each', async ({ page, context }) => {
     await context.grantPermissions(['clipboard-read', 'clipboard-write']);
     await newScene(page, wall(60));
-    await add(page, /^Haze /);
+    await add(page, /^Haze A/);
+    await page.keyboard.press('Enter');
+    await settled(page);
     await page.keyboard.press('Escape');
     await page.locator('[data-strip][aria-label^="Haze"]').click({ position: { x: 40, y: 10 } });
     await page.keyboard.press('Control+c');
@@ -42,7 +44,9 @@ test('a look is kept on the shelf, used on another scene for its plate, and over
     await expect(sheet.getByRole('list', { name: 'Kept rigs' })).toContainText('one strip, about a plate (Heron)');
     // and another one about the whole scene
     await sheet.getByRole('button', { name: 'Close' }).click();
-    await add(page, /^Haze /);
+    await add(page, /^Haze A/);
+    await page.keyboard.press('Enter');
+    await settled(page);
     await settled(page);
     await page.getByRole('button', { name: 'Rigs' }).click();
     await sheet.getByLabel('Name of the rig').fill('Mist');

@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Air;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Amount;
+use Aumbrel\Core\Kind\Drawn;
 use Aumbrel\Core\Kind\Drive;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\DrivenByValues;
@@ -15,18 +16,22 @@ use Aumbrel\Core\Kind\LaidRamp;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\Spares;
 use Aumbrel\Core\Ramp\ColourRamp;
 use Aumbrel\Core\Stage\Lamp;
+use Aumbrel\Core\Stage\Stage;
 use Aumbrel\Core\Stage\Sun;
 use Aumbrel\Core\Value\ChoiceValue;
 use Aumbrel\Core\Value\ToggleValue;
 use Aumbrel\Core\Value\Values;
 
 /** A veil of lit air from a side, or round a place: a ramp of colours as they are stored, thickest where it begins. */
-final readonly class Haze implements Driven
+final readonly class Haze implements Drawn, Driven, Spares
 {
     use DrivenByValues;
     use Plain;
+
+    public const LINE = 'from where it is thickest to where it ends';
 
     private function __construct(private ?LaidRamp $ramp, private bool $takesColour)
     {
@@ -78,10 +83,21 @@ final readonly class Haze implements Driven
         return $this->ramp === null || ! $this->takesColour ? [] : ['stops' => $this->ramp->ramp->inColour($drive->source->kind->colour()->linear($drive->white)->encoded())->toArray()];
     }
 
+    public static function drawn(Point $from, Point $to, float $span, Stage $stage): array
+    {
+        return ['from' => [round($from->x, 1), round($from->y, 1)], 'to' => [round($to->x, 1), round($to->y, 1)]];
+    }
+
     /** From below, where air is thickest. */
     public static function placed(Point $centre, float $span, ?string $plate = null): array
     {
         return ['from' => [round($centre->x, 1), round($centre->y + $span / 2, 1)], 'to' => [round($centre->x, 1), round($centre->y - $span / 4, 1)]];
+    }
+
+    /** Haze is kept out of the darks more often than not, so that trunks and posts cut through (common practice, no source). */
+    public static function spared(): array
+    {
+        return ['darks' => [0.02, 0.2], 'brights' => [1.0, 1.0], 'of' => 'below'];
     }
 
     public static function placedAmount(): float

@@ -7,7 +7,7 @@ namespace Aumbrel\Core\Kind;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Stage\Stage;
 
-/** A light that is placed by one line: from where it stands to where it aims. */
+/** Something that is placed by one line: a light from where it stands to where it aims. */
 interface Drawn
 {
     /** From where to where the line is drawn. */

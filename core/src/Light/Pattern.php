@@ -182,9 +182,10 @@ final readonly class Pattern implements Driven, Proposes
         return $all;
     }
 
+    /** Rather too bright at first: it falls on walls in the shade. */
     public static function placedLevel(): float
     {
-        return 1.0;
+        return 2.0;
     }
 
     public function defaultMode(): BlendMode

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Drive;
 use Aumbrel\Core\Kind\Driven;
@@ -155,7 +156,7 @@ final readonly class Sun implements Driven, Proposes
         return [SunSource::class];
     }
 
-    /** The colours of its stops become the source's; their opacities stay. */
+    /** The colours of its stops go by the source's; their opacities stay. */
     public function inForce(Drive $drive): array
     {
         $seen = $drive->source->kind->seenAt($drive->stage->camera);
@@ -170,6 +171,20 @@ final readonly class Sun implements Driven, Proposes
 
     private function coloured(Drive $drive): ColourRamp
     {
-        return $this->ramp->inColour($drive->source->kind->colour()->linear($drive->white)->encoded());
+        $colour = $drive->source->kind->colour()->linear($drive->white)->normalised();
+
+        return $this->ramp->colouredBy(static fn (float $offset): Rgb => self::burning($colour, $offset)->encoded());
+    }
+
+    /**
+     * White-hot in the middle, the colour half way out, and deeper still at the border, where that colour has been multiplied by
+     * itself (as by twice the way through the air); linear.
+     */
+    private static function burning(Rgb $colour, float $offset): Rgb
+    {
+        $inner = min(1.0, 2 * $offset);
+        $outer = max(0.0, 2 * $offset - 1);
+
+        return $colour->map(static fn (float $channel): float => (1 + $inner * ($channel - 1)) * (1 + $outer * ($channel - 1)));
     }
 }

@@ -46,7 +46,17 @@ final readonly class ColourRamp
     /** The same opacities in one colour. */
     public function inColour(Rgb $colour): self
     {
-        return new self(array_map(static fn (array $stop): array => array_replace($stop, ['own' => [$colour, $stop['own'][1]]]), $this->stops));
+        return $this->colouredBy(static fn (): Rgb => $colour);
+    }
+
+    /**
+     * The same opacities in colours that go by the offset.
+     *
+     * @param  callable(float): Rgb  $colour  encoded
+     */
+    public function colouredBy(callable $colour): self
+    {
+        return new self(array_map(static fn (array $stop): array => array_replace($stop, ['own' => [$colour($stop['offset']), $stop['own'][1]]]), $this->stops));
     }
 
     /**

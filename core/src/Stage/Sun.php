@@ -16,6 +16,14 @@ use Aumbrel\Core\Value\Values;
 /** A sun or a moon: infinitely far, so that its rays are parallel. */
 final readonly class Sun implements Source
 {
+    /** Kelvin of a high sun, and of one on the horizon. */
+    private const HIGH = 5500;
+
+    private const LOW = 2200;
+
+    /** Degrees over which it loses most of its red. */
+    private const REDDENS = 18;
+
     private function __construct(private Bearing $bearing, public float $width, private LightColour $colour)
     {
     }
@@ -53,10 +61,28 @@ final readonly class Sun implements Source
 
     public static function placed(Point $at, Camera $camera): array
     {
-        return self::movedTo($at, $camera);
+        $values = self::movedTo($at, $camera);
+
+        return [...$values, 'colour' => ['kelvin' => self::byHeight($values['azimuth'], $values['elevation'])]];
     }
 
-    /** One that is seen stands behind everything. */
+    /**
+     * The lower it stands, the redder: 2200 K on the horizon, 3600 at 10 degrees, 5200 at 45 (common practice, no source).
+     *
+     * @return int kelvin
+     */
+    private static function byHeight(float $azimuth, float $elevation): int
+    {
+        $height = rad2deg(asin((new Bearing($azimuth, $elevation))->vector()[1]));
+
+        return (int) round(self::HIGH - (self::HIGH - self::LOW) * exp(-max(0.0, $height) / self::REDDENS), -2);
+    }
+
+    /**
+     * One that is seen stands behind everything.
+     *
+     * @return array{azimuth: float, elevation: float}
+     */
     public static function movedTo(Point $at, Camera $camera): array
     {
         $ray = $camera->ray($at);
@@ -107,7 +133,7 @@ final readonly class Sun implements Source
         return self::along(Bearing::toward($toward->x, $toward->y, $toward->z));
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{azimuth: float, elevation: float} */
     private static function along(Bearing $bearing): array
     {
         return ['azimuth' => round($bearing->azimuth, 2), 'elevation' => round($bearing->elevation, 2)];

@@ -12,7 +12,7 @@ import { thingHand } from './hands';
 const HINTS: Partial<Record<Exclude<Marking, null>, string>> = {
     floor: 'Draw a line on the floor where things stand, from one side to the other.',
     square: 'Click the four corners of something square on the floor.',
-    wall: 'Click the four corners of the wall.',
+    wall: 'Click the four corners of the wall, or draw its upper and its lower edge.',
     foot: 'Draw the line where the wall meets the floor.',
 };
 
@@ -59,7 +59,7 @@ export function StageBench({ scene, gestures }: { scene: Scene; gestures: Gestur
             </Section>
             <Section of="stage" title="Walls">
                 <div className="flex flex-wrap gap-1.5">
-                    <Mark what="wall" label="Four corners" title="Click the corners of the wall" />
+                    <Mark what="wall" label="Four corners" title="Click the corners of the wall, or draw two of its edges" />
                     {floor && <Mark what="foot" label="Foot line" title="Draw where it meets the floor; its height is then dragged" />}
                 </div>
                 {walls.map((wall, at) => (

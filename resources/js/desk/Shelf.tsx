@@ -23,22 +23,24 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
     const distance = (kind: StripKind) => (kind.course === step ? -1 : course.indexOf(kind.course as (typeof course)[number]));
     const kinds = stripKinds.filter((kind) => !ELSEWHERE.includes(kind.key)).sort((a, b) => distance(a) - distance(b));
 
-    function add(kind: StripKind) {
-        setOpen(false);
+    /** With shift the shelf stays open for another one. */
+    function add(kind: StripKind, more: boolean) {
+        setOpen(more);
         if (kind.family === 'plate') {
+            setOpen(false);
             input.current?.click();
             return;
         }
         const { camera, chosen } = useWork.getState();
         const above = chosen === null || isPart(chosen) ? null : chosen;
         // what hangs on the only source falls as that throws it
-        if (kind.drawn && !(kind.liesUnder && scene.sources.length === 1)) {
+        if (kind.drawn && !more && !(kind.liesUnder && scene.sources.length === 1)) {
             work.place({ of: 'strip', kind: kind.key, line: kind.drawn, above });
             return;
         }
         const { centre, span } = lookedAt(camera, scene);
         void gestures.addStrip(kind.key, centre, span, above).then(() => {
-            if (kind.tip) {
+            if (kind.tip && !more) {
                 // the brush is in hand at once: large, soft and faint
                 work.takeTool('paint');
                 work.brush({ size: Math.round(span * BRUSH), hardness: 0, opacity: 100, flow: kind.tip === 'lamp' ? 12 : 20, letsIn: true });
@@ -65,9 +67,9 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
                     </button>
                 </div>
                 <Popover.Portal>
-                    <Popover.Content aria-label="What can be added" side="top" align="end" sideOffset={8} className="z-40 grid max-h-[var(--radix-popover-content-available-height)] w-[560px] max-w-[96vw] grid-cols-2 max-[719px]:grid-cols-1 overflow-y-auto rounded-md border border-line bg-well p-1.5 shadow-xl">
+                    <Popover.Content aria-label="What can be added" side="top" align="end" sideOffset={8} onFocusOutside={(event) => event.preventDefault()} className="z-40 grid max-h-[var(--radix-popover-content-available-height)] w-[560px] max-w-[96vw] grid-cols-2 max-[719px]:grid-cols-1 overflow-y-auto rounded-md border border-line bg-well p-1.5 shadow-xl">
                         {kinds.flatMap((kind) => [
-                            <button key={kind.key} className="flex w-full items-start gap-2.5 rounded-sm px-2.5 py-1.5 text-left hover:bg-raised" onClick={() => add(kind)}>
+                            <button key={kind.key} className="flex w-full items-start gap-2.5 rounded-sm px-2.5 py-1.5 text-left hover:bg-raised" onClick={(event) => add(kind, event.shiftKey)}>
                                 <span className="mt-0.5" style={{ color: accents[kind.family] }}>
                                     <KindIcon kind={kind.key} family={kind.family} size={16} />
                                 </span>

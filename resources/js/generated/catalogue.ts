@@ -4861,7 +4861,7 @@ export const stripKinds: StripKind[] = [
         "family": "air",
         "course": "Air",
         "fadesInStops": false,
-        "drawn": null,
+        "drawn": "from where it is thickest to where it ends",
         "liesUnder": false,
         "tip": null,
         "splits": false,

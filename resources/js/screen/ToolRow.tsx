@@ -127,7 +127,7 @@ function Settings({ tool, strip, isPair, gestures }: { tool: Tool; strip: Strip 
         return <Hint text={placing.line ? `Drag ${placing.line}. Enter places it in the middle, Escape gives up.` : 'Press where it is seen. Enter places it in the middle, Escape gives up.'} />;
     }
     if (marking) {
-        return <Hint text={marking === 'square' || marking === 'wall' ? 'Click its four corners. Escape gives up.' : 'Draw the line from one end to the other. Escape gives up.'} />;
+        return <Hint text={marking === 'square' || marking === 'wall' ? 'Click its four corners, or draw two edges that lie opposite. Escape gives up.' : 'Draw the line from one end to the other. Escape gives up.'} />;
     }
     if (drawing) {
         return <Hint text={drawing === 'horizon' ? 'Draw the horizon of this plate from one side to the other.' : 'Draw from the foot of an object to the tip of its shadow.'} />;

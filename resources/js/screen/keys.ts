@@ -2,10 +2,12 @@ import { useEffect } from 'react';
 import type { Scene, Strip } from '../api/types';
 import type { Gestures } from '../session/gestures';
 import { everyStrip } from '../session/strips';
+import { freeName } from '../compare/CompareSheet';
 import { exportAgain } from '../export/last';
 import { chosenPlate } from '../session/chosen';
 import { sourceName, sourceOf } from '../session/things';
 import { focusBack, watchFocus } from '../ui/focus';
+import { say } from '../ui/notices';
 import { boxOf } from '../session/camera';
 import { course, useWork, work } from '../session/store';
 
@@ -22,6 +24,7 @@ export const keyList: [string, string][] = [
     ['T', 'Show the chosen plate, or the plate that a light is on'],
     ['A press on the picture', 'Choose what is there; with alt what lies beneath, with shift another one to it'],
     ['Shift, dragging the ring', 'Move the pivot of a plate'],
+    ['Shift with a click in what can be added', 'Add it, and stay there for another one'],
     ['S, M', 'Solo, mute the chosen strip'],
     ['Left, right on the desk', 'Choose a strip'],
     ['Space on the desk', 'Choose the strip that has the focus; of a group, fold its strips'],
@@ -33,6 +36,7 @@ export const keyList: [string, string][] = [
     ['B, held', 'Before'],
     ['C', 'Compare by a sliding edge; arrows move it, Escape ends it'],
     ['N, held', 'The snapshot that was pointed at last'],
+    ['Shift with N', 'Keep the scene as it is now as a snapshot'],
     ['K, held', 'Clean look, without handles'],
     ['V', 'Value view, clipping, as it is'],
     ['L', 'What the chosen strip alone adds'],
@@ -103,7 +107,11 @@ export function useKeys(scene: Scene, gestures: Gestures): void {
                 return;
             }
             const held = HELD[event.key.toLowerCase() as keyof typeof HELD];
-            if (held) {
+            if (event.shiftKey && key === 'n') {
+                event.preventDefault();
+                const name = freeName(scene, 'Snapshot');
+                void gestures.keepSnapshot(name).then((isKept) => isKept && say(`Kept as ${name}: C shows it beside others.`));
+            } else if (held) {
                 work.hold(held, true);
             } else if (press(event.key, scene, gestures)) {
                 event.preventDefault();

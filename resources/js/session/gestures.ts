@@ -288,8 +288,11 @@ export class Gestures {
         await this.outbox.put(this.of(strip, 'Take over the look', 'take-look', { from }));
     }
 
+    /** Three exposures of a plate; the upper ones are revealed by painting, so the brush is in hand. */
     async trio(strip: string): Promise<void> {
-        await this.outbox.put(this.of(strip, 'Trio of exposures', 'trio'));
+        await this.add(this.of(strip, 'Trio of exposures', 'trio'));
+        work.takeTool('paint');
+        work.brush({ hardness: 0, letsIn: true });
     }
 
     average(strip: string): Promise<void> {
@@ -310,16 +313,16 @@ export class Gestures {
     }
 
     /** The scene as it is now, or as another snapshot has it, under a name. */
-    keepSnapshot(name: string, of: string | null = null): Promise<void> {
+    keepSnapshot(name: string, of: string | null = null): Promise<boolean> {
         return this.ofSnapshots(() => api.keepSnapshot(this.sceneId, name, of));
     }
 
-    renameSnapshot(snapshot: string, name: string): Promise<void> {
+    renameSnapshot(snapshot: string, name: string): Promise<boolean> {
         return this.ofSnapshots(() => api.renameSnapshot(this.sceneId, snapshot, name));
     }
 
     /** It can be brought back by the notice. */
-    throwSnapshot({ id, name }: Snapshot): Promise<void> {
+    throwSnapshot({ id, name }: Snapshot): Promise<boolean> {
         return this.ofSnapshots(async () => {
             const scene = await api.throwSnapshot(this.sceneId, id);
             const { comparing } = useWork.getState();
@@ -337,16 +340,18 @@ export class Gestures {
         await this.outbox.put(this.outbox.entry({ label: 'Go to a snapshot', path: 'gestures/take-snapshot', body: { snapshot } }));
     }
 
-    /** Snapshots are of what is written: that first. */
-    private async ofSnapshots(ask: () => Promise<Scene>): Promise<void> {
+    /** Snapshots are of what is written: that first. Tells whether it is done. */
+    private async ofSnapshots(ask: () => Promise<Scene>): Promise<boolean> {
         this.settle();
         try {
             await this.outbox.written();
             const scene = await ask();
             this.know(scene);
             this.others?.postMessage({ scene: this.sceneId, revision: scene.revision + 1 });
+            return true;
         } catch (error) {
             sayError(error);
+            return false;
         }
     }
 

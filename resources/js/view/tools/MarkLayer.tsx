@@ -14,10 +14,13 @@ import { useEscape } from './useEscape';
 /** How far above its foot a new wall reaches, of the scene's height. */
 const NEW_HEIGHT = 0.5;
 
+/** A line shorter than this is a click, scene px. */
+const SHORTEST = 2;
+
 /** How far above the contact row a new horizon lies, of the scene's height. */
 const NEW_HORIZON = 0.3;
 
-/** Marks the floor or a wall, or a line to mirror about: by one line, or by four corners one after the other. */
+/** Marks the floor or a wall, or a line to mirror about: by one line, or by four corners, clicked or drawn as two edges. */
 export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps & { marking: Exclude<Marking, null> }) {
     const [points, setPoints] = useState<Point[]>([]);
     const byCorners = marking === 'square' || marking === 'wall';
@@ -71,22 +74,24 @@ export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps &
         const { at: pressed, place } = placing(event, lens);
         const round = ([x, y]: Point): Point => [Math.round(x * 10) / 10, Math.round(y * 10) / 10];
         const from = round(pressed);
-        if (byCorners) {
-            const next = [...points, from];
-            setPoints(next);
-            if (next.length === 4) {
-                finish(next);
-            }
-            return;
-        }
-        let to = from;
+        const before = byCorners ? points : [];
+        let marked = byCorners ? [...before, from] : [];
+        setPoints(marked);
         follow(event.currentTarget, event.pointerId, {
             move: (pointer) => {
-                to = round(place(pointer));
-                setPoints([from, to]);
+                const to = round(place(pointer));
+                // an edge that is drawn gives two corners, a click one
+                marked = [...before, from, ...(Math.hypot(to[0] - from[0], to[1] - from[1]) < SHORTEST ? [] : [to])].slice(0, 4);
+                setPoints(marked);
             },
-            end: () => (Math.hypot(to[0] - from[0], to[1] - from[1]) < 2 ? setPoints([]) : finish([from, to])),
-            cancel: () => setPoints([]),
+            end: () => {
+                if (marked.length >= (byCorners ? 4 : 2)) {
+                    finish(marked);
+                } else if (!byCorners) {
+                    setPoints([]);
+                }
+            },
+            cancel: () => setPoints(before),
         });
     }
 

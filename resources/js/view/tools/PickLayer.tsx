@@ -1,4 +1,5 @@
-import { useWork } from '../../session/store';
+import { useEffect } from 'react';
+import { useWork, work } from '../../session/store';
 import { say } from '../../ui/notices';
 import { groundOf, plateOf } from '../../session/ground';
 import { everyStrip } from '../../session/strips';
@@ -13,6 +14,11 @@ export function PickLayer({ scene, strip, lens, view, gestures }: StripLayerProp
     const chosenMask = useWork((state) => state.mask);
     const on = groundFor(strip, null);
     const open = strip.masks.find((mask) => mask.id === chosenMask && mask.kind === 'colour area');
+
+    useEffect(() => {
+        // all openings of a lamp shine; of a subject what hangs together is cut out
+        work.pick({ reach: on === 'emitter' ? 'everywhere' : 'touching' });
+    }, [strip.id, on]);
 
     function onPointerDown(event: React.PointerEvent<SVGSVGElement>) {
         if (event.button !== 0) {

@@ -1,0 +1,149 @@
+import { expect, test } from '@playwright/test';
+import { bust, buoy, floats, heron, poster } from './marsh';
+import { luma, Walk } from './walk';
+
+/*
+ * Whole jobs on things that shine or are shone on, walked by hand and counted. What their numbers must do (order, ratio, side) is
+ * common practice, no source.
+ */
+
+test('5, two stall lights on the bust: drained, one line between two gels that never double nor leave a gap', async ({ page }) => {
+    const walk = await Walk.begin(page, { number: 5, name: 'Two stall lights on the bust', allowed: 7, ends: 'the two never double nor leave a gap; the line between them is one handle' }, bust);
+    await walk.point([320, 200]);
+    await walk.unfold('Base');
+    await walk.type('Drained colour', 88);
+    await walk.add(/^Split pair/);
+    const line = (await walk.strips()).find(({ kind }) => kind === 'wash')!.masks[0]!.values;
+    await walk.handle('To', [350, 150]);
+    const [first, second] = (await walk.strips()).filter(({ kind }) => kind === 'wash');
+    expect(first!.masks[0]!.values.to).not.toEqual(line.to);
+    expect(second).toMatchObject({ complements: first!.id, masks: [], confinedTo: 'figurehead' });
+    const after = await walk.ends();
+    // one side is warm, the other cold
+    expect(after.warmth([275, 220], 8)).toBeGreaterThan(50);
+    expect(after.warmth([375, 220], 8)).toBeLessThan(-50);
+    // across the line no gap: every place of the forehead is as bright as its own modelling and the gels let it be, with no dark seam
+    const share = (x: number) => after.luma([x, 110], 2) / walk.before.luma([x, 110], 2);
+    const shares = Array.from({ length: 19 }, (_, k) => share(275 + 5 * k));
+    shares.forEach((here, k) => k > 0 && k < 18 && expect(here).toBeGreaterThan(0.75 * Math.min(shares[0]!, shares[18]!)));
+    shares.forEach((here) => expect(here).toBeLessThan(1.25 * Math.max(shares[0]!, shares[18]!)));
+    // what is dark stays dark: the gels go by its own tones
+    expect(after.luma([40, 40], 8)).toBeCloseTo(walk.before.luma([40, 40], 8), 0);
+});
+
+test('7, the pierced buoy: all openings glow as one strip, and three strengths are kept', async ({ page }) => {
+    const walk = await Walk.begin(page, { number: 7, name: 'The pierced buoy', allowed: 12, ends: 'all openings glow as one strip, three strengths are kept as snapshots' }, buoy);
+    await walk.add(/^Glow Something/);
+    await walk.choose('Shines', 'what is drawn');
+    await walk.button('Colour area');
+    await walk.point([346, 205]);
+    await walk.type('Tolerance', 5);
+    await walk.key('Shift+N');
+    await walk.type('Level', -1.5);
+    await walk.key('Shift+N');
+    await walk.type('Level', 0.6);
+    await walk.key('Shift+N');
+    const { snapshots } = (await (await page.request.get(`/api/scenes/${walk.id}`)).json()) as { snapshots: { name: string }[] };
+    expect(snapshots.map(({ name }) => name)).toEqual(['Snapshot', 'Snapshot 2', 'Snapshot 3']);
+    expect((await walk.strips()).filter(({ kind }) => kind === 'glow')).toHaveLength(1);
+    const after = await walk.ends();
+    // big stars, small ones, slots: hot and pale
+    for (const opening of [[346, 205], [290, 190], [284, 292], [318, 292]] as [number, number][]) {
+        expect(after.luma(opening, 1), `${opening}`).toBeGreaterThan(200);
+        expect(walk.before.luma(opening, 1)).toBeLessThan(30);
+    }
+    // the iron between them takes the colour, and is darker than they are
+    const iron = after.mean([318, 215], 3);
+    expect(iron[0] - iron[2]).toBeGreaterThan(walk.before.warmth([318, 215]) + 15);
+    expect(luma(iron)).toBeLessThan(160);
+    // its bloom reaches far, and falls on its way
+    const lift = (x: number) => after.luma([x, 240], 5) - walk.before.luma([x, 240], 5);
+    expect(lift(450)).toBeGreaterThan(lift(520));
+    expect(lift(520)).toBeGreaterThan(lift(600) - 0.5);
+    expect(lift(520)).toBeGreaterThan(2);
+});
+
+test('13, the ferry poster: panes that glow without leaking, and the same in fog', async ({ page }) => {
+    const walk = await Walk.begin(page, { number: 13, name: 'The ferry poster', allowed: 9, ends: 'both versions are kept; the halo falls outward; the heart is brightest' }, poster);
+    await walk.add(/^Glow Something/);
+    await walk.choose('Shines', 'what is drawn');
+    await walk.button('Colour area');
+    await walk.point([234, 156]);
+    await walk.key('Shift+N');
+    const clear = await walk.strip('glow');
+    await walk.add(/^Haze A veil/, [[240, 590], [240, 60]]);
+    expect(clear.masks).toMatchObject([{ kind: 'colour area', on: 'emitter', values: { reach: 'everywhere' } }]);
+    const { snapshots } = (await (await page.request.get(`/api/scenes/${walk.id}`)).json()) as { snapshots: unknown[] };
+    expect(snapshots).toHaveLength(1);
+    const after = await walk.ends();
+    // the panes are what is brightest, all three of them
+    const brightest = after.brightest([40, 40, 400, 260]);
+    expect(brightest.at[0]).toBeGreaterThan(208);
+    expect(brightest.at[0]).toBeLessThan(272);
+    expect(brightest.at[1]).toBeGreaterThan(146);
+    expect(brightest.at[1]).toBeLessThan(202);
+    for (const x of [219, 234, 259]) {
+        expect(after.luma([x, 160], 2)).toBeGreaterThan(210);
+    }
+    // its halo falls outward over the printed rays, whose pattern stays
+    const lift = (x: number) => after.luma([x, 175], 4) - walk.before.luma([x, 175], 4);
+    expect(lift(290)).toBeGreaterThan(lift(340));
+    expect(lift(340)).toBeGreaterThan(lift(420) - 2);
+    // the bars between the panes stay darker than these
+    expect(after.luma([230, 170], 0)).toBeLessThan(after.luma([219, 170], 1));
+});
+
+test('16, the net float: hard white with its own detail, highlights strengthened, spill around it', async ({ page }) => {
+    const walk = await Walk.begin(page, { number: 16, name: 'The net floats', allowed: 9, ends: 'what shines is brightest' }, floats);
+    await walk.addAll(/^Bloom/, /^Glow Something/);
+    await walk.choose('Shines', "a plate's outline");
+    await walk.type('Temperature', 6500);
+    await walk.type('Level', -2);
+    await walk.unfold('Around it');
+    await walk.press(walk.bench.getByRole('checkbox', { name: 'Spill', exact: true }));
+    const after = await walk.ends();
+    const brightest = after.brightest([20, 20, 600, 360]);
+    expect(Math.hypot(brightest.at[0] - 320, brightest.at[1] - 290)).toBeLessThan(130);
+    // the ropes stay darker than the glass beside them, and the planks around are lit
+    expect(after.luma([268, 330], 1)).not.toBeCloseTo(after.luma([250, 310], 1), -1);
+    expect(after.luma([200, 350], 5)).toBeGreaterThan(walk.before.luma([200, 350], 5) + 5);
+    // white: neither warm nor cold is added
+    const [r, , b] = after.mean([200, 350], 5).map((value, channel) => value - walk.before.mean([200, 350], 5)[channel]!);
+    expect(Math.abs(r! - b!)).toBeLessThan(0.5 * Math.max(r!, b!));
+});
+
+test('17, glass floats: a halo in more than one colour behind them, frosty light over all', async ({ page }) => {
+    const walk = await Walk.begin(page, { number: 17, name: 'Glass floats', allowed: 7, ends: 'one ramp edits the halo' }, floats);
+    await walk.addAll(/^Leak/, /^Halo/);
+    await walk.press(page.locator('[data-strip][aria-label^="Leak"]'));
+    await walk.choose('Texture', 'clouds');
+    await walk.choose('Colours', 'its own');
+    const halo = await walk.strip('halo');
+    expect(halo.values.of).toBe('floats');
+    expect((halo.values.ramp as unknown[]).length).toBeGreaterThan(1);
+    const after = await walk.ends();
+    // it falls outward from the glass, and changes its colour on the way
+    const lift = (x: number) => after.luma([x, 330], 2) - walk.before.luma([x, 330], 2);
+    expect(lift(212)).toBeGreaterThan(lift(180));
+    expect(Math.abs(after.warmth([214, 330], 1) - after.warmth([188, 330], 1))).toBeGreaterThan(4);
+});
+
+test('18, stray light: an uneven dark edge by a texture, a leak that is recoloured and kept off the highlights', async ({ page }) => {
+    const walk = await Walk.begin(page, { number: 18, name: 'Stray light of an old box camera', allowed: 8, ends: 'no veil, no edge in the frame' }, heron);
+    await walk.addAll(/^Leak/, /^Vignette/);
+    await walk.button('Texture');
+    await walk.press(page.locator('[data-strip][aria-label^="Leak"]'));
+    await walk.choose('Colours', 'one colour');
+    await walk.type('Temperature', 3000);
+    const { strips } = await walk.scene();
+    expect(strips.find(({ kind }) => kind === 'vignette')!.masks).toMatchObject([{ kind: 'texture' }]);
+    const after = await walk.ends();
+    // its light comes from one side and is gone on the other; blacks there are as they were, or darker
+    expect(after.warmth([20, 200], 8)).toBeGreaterThan(walk.before.warmth([20, 200], 8) + 20);
+    expect(after.luma([440, 230], 4)).toBeLessThan(walk.before.luma([440, 230], 4) + 3);
+    // no edge in the frame: from column to column it never steps by more than grain and picture did
+    for (let x = 8; x < 620; x += 8) {
+        const step = (seen: typeof after) => seen.luma([x, 60], 3) - seen.luma([x + 8, 60], 3);
+        expect(Math.abs(step(after) - step(walk.before))).toBeLessThan(26);
+    }
+});

@@ -1,0 +1,62 @@
+import type { Start } from './walk';
+
+/*
+ * The scenes as they came in, in small: plates of the demo, placed and nothing else. Places are in scene pixels.
+ */
+
+type Values = Record<string, unknown>;
+
+const SIZE = { width: 640, height: 400 };
+
+/** The boardwalk by the ferry hut; its horizon is drawn. */
+const boardwalk = (values: Values = {}) => ({ id: 'boardwalk', name: 'Boardwalk', kind: 'plate', values: { picture: 'boardwalk.jpg', horizon: [[0, 197], [640, 197]], ...values } });
+
+const night = (exposure: number) => boardwalk({ exposure, drained: 35 });
+
+/** A cut-out that stands with the middle of its lower edge at a place. */
+const standing = (picture: string, [width, height]: [number, number], place: [number, number], values: Values = {}) => ({ id: picture.split('.')[0]!, name: picture[0]!.toUpperCase() + picture.slice(1, -4), kind: 'plate', values: { picture, place, pivot: [width / 2, height], ...values } });
+
+const scene = (title: string, strips: unknown[], plates: Start['plates'] = {}, size = SIZE): Start => ({ ...size, title, plates: { 'boardwalk.jpg': {}, ...plates }, scene: { strips } });
+
+export const pilot = scene('The pilot', [boardwalk(), standing('figurehead.png', [250, 312], [250, 402])], { 'figurehead.png': { width: 250 } });
+
+export const loft: Start = { width: 600, height: 400, title: 'The sail loft', plates: { 'loft.jpg': {} }, scene: { strips: [{ id: 'loft', name: 'Loft', kind: 'plate', values: { picture: 'loft.jpg', exposure: -0.5 } }] } };
+
+export const causeway = scene('The causeway', [boardwalk()]);
+
+export const bust: Start = {
+    ...SIZE,
+    title: 'The bust',
+    plates: { 'figurehead.png': { width: 290 } },
+    scene: { strips: [{ id: 'night', name: 'Night', kind: 'fill', mode: 'normal', values: { colour: '#0b0e14' } }, standing('figurehead.png', [290, 362], [320, 400], { exposure: -0.35 })] },
+};
+
+export const buoy = scene('The pierced buoy', [night(-2), standing('buoy.png', [280, 301], [320, 380], { exposure: -0.8 })], { 'buoy.png': { width: 280 } });
+
+export const mud = scene('The mud at night', [night(-2.2), standing('figurehead.png', [150, 188], [470, 400], { exposure: -1.6, drained: 30 })], { 'figurehead.png': { width: 150 } });
+
+export const stall = scene('The stall lamp', [night(-1.7)]);
+
+export const poster: Start = { width: 480, height: 600, title: 'The ferry poster', plates: { 'poster.png': {} }, scene: { strips: [{ id: 'poster', name: 'Poster', kind: 'plate', values: { picture: 'poster.png' } }] } };
+
+export const sails = scene('The bust outdoors', [boardwalk({ exposure: 0.2 }), standing('figurehead.png', [250, 312], [250, 402], { exposure: -0.5 })], { 'figurehead.png': { width: 250 } });
+
+export const floats = scene('The floats', [night(-2.2), standing('floats.png', [260, 214], [320, 372], { exposure: -0.9 })], { 'floats.png': { width: 260 } });
+
+export const heron = scene('The heron', [night(-0.4), standing('heron.png', [150, 240], [370, 345])], { 'heron.png': { width: 150 } });
+
+export const willow = scene('The boardwalk, before the market', [boardwalk(), standing('lantern.png', [62, 93], [392, 330])], { 'lantern.png': { width: 62 } });
+
+export const wrongSide: Start = {
+    width: 640,
+    height: 427,
+    title: 'The wrong side',
+    plates: { 'loft.jpg': {}, 'figurehead.png': { width: 300 } },
+    scene: { strips: [{ id: 'loft', name: 'Loft', kind: 'plate', values: { picture: 'loft.jpg', exposure: -0.7, drained: 30 } }, standing('figurehead.png', [300, 375], [290, 430], { exposure: 0.3 })] },
+};
+
+export const render = scene(
+    'A render by the water',
+    [night(-0.3), standing('heron.png', [180, 288], [300, 375], { exposure: -0.4, normals: 'heron-normals.png', occlusion: 'heron-occlusion.png' })],
+    { 'heron.png': { width: 180 }, 'heron-normals.png': { width: 180 }, 'heron-occlusion.png': { width: 180 } },
+);

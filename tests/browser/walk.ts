@@ -1,0 +1,341 @@
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, type Locator, type Page } from '@playwright/test';
+import { along, onScreen, pixelsOf, run, settled, shownAt, watch, type Rgb } from './help';
+
+/*
+ * A whole job walked by hand and counted: pointer, keys, typed values and strokes, nothing behind the interface's back. Counting
+ * starts in the opened scene with its plates placed. Where AUMBREL_JOURNEYS names a folder, what it was like before and after is
+ * kept there with the counts, for docs/journeys.md.
+ */
+
+export type Size = { width: number; height: number };
+
+/**
+ * @property ends when the job is done, in words of the job
+ * @property reached as many as it takes where what is allowed cannot be had without taking control away
+ */
+export type Journey = { number: number; name: string; allowed: number; reached?: number; ends: string };
+
+type Values = Record<string, unknown>;
+
+type Mask = { id: string; kind: string; on: string; values: Values };
+
+export type Strip = { id: string; name: string; kind: string; mode: string; level?: number; source?: string | null; complements?: string; confinedTo?: string; values: Values; inForce: Values; masks: Mask[]; strips?: Strip[] };
+
+type Scene = { undo: string | null; redo: string | null; strips: Strip[]; sources: { id: string; name: string; values: Values }[]; compass: { arcs: { angle: number }[] } };
+
+/** What looking is: zooming, fitting, before, values; it costs nothing. */
+const LOOKING = 'zxfbkvlnwt';
+
+/** Counts gestures in the page itself: presses, chords, choices, and values that were typed. */
+async function counting(page: Page): Promise<() => Promise<number>> {
+    await page.evaluate((looking) => {
+        const state = { count: 0 };
+        Object.assign(window, { gestures: state });
+        const isTyped = (target: EventTarget | null) => target instanceof HTMLInputElement && !/^(checkbox|radio|range|color|file)$/.test(target.type);
+        const isSelect = (target: EventTarget | null) => target instanceof HTMLSelectElement;
+        window.addEventListener('pointerdown', ({ target }) => !isTyped(target) && !isSelect(target) && state.count++, true);
+        window.addEventListener('drop', () => state.count++, true);
+        window.addEventListener('change', ({ target }) => (isTyped(target) || isSelect(target) || (target as HTMLInputElement).type === 'color') && state.count++, true);
+        window.addEventListener('keydown', ({ key, repeat, target, ctrlKey, metaKey }) => !repeat && !isTyped(target) && !/^(Shift|Control|Alt|Meta)$/.test(key) && (ctrlKey || metaKey || !looking.includes(key.toLowerCase())) && state.count++, true);
+    }, LOOKING);
+    return () => page.evaluate(() => (window as unknown as { gestures: { count: number } }).gestures.count);
+}
+
+/** The pixels of a picture, by places of the scene. */
+export class Seen {
+    constructor(
+        readonly width: number,
+        readonly height: number,
+        private readonly data: Buffer,
+    ) {}
+
+    at(x: number, y: number): Rgb {
+        const from = 4 * (Math.round(y) * this.width + Math.round(x));
+        return [this.data[from]!, this.data[from + 1]!, this.data[from + 2]!];
+    }
+
+    /** The mean of a square patch. */
+    mean([x, y]: readonly [number, number], reach = 3): Rgb {
+        const sum: Rgb = [0, 0, 0];
+        const side = 2 * reach + 1;
+        for (let dy = -reach; dy <= reach; dy++) {
+            for (let dx = -reach; dx <= reach; dx++) {
+                this.at(x + dx, y + dy).forEach((value, channel) => (sum[channel] = sum[channel]! + value / side / side));
+            }
+        }
+        return sum;
+    }
+
+    luma(place: readonly [number, number], reach = 3): number {
+        return luma(this.mean(place, reach));
+    }
+
+    /** How much warmer than cold: red over blue. */
+    warmth(place: readonly [number, number], reach = 3): number {
+        const [red, , blue] = this.mean(place, reach);
+        return red - blue;
+    }
+
+    /** Of the lumas in a box, the brightest of patches. */
+    brightest([left, top, width, height]: readonly [number, number, number, number], reach = 2): { at: [number, number]; luma: number } {
+        let best = { at: [left, top] as [number, number], luma: -1 };
+        for (let y = top + reach; y < top + height - reach; y += reach + 1) {
+            for (let x = left + reach; x < left + width - reach; x += reach + 1) {
+                const found = this.luma([x, y], reach);
+                best = found > best.luma ? { at: [x, y], luma: found } : best;
+            }
+        }
+        return best;
+    }
+}
+
+export const luma = ([r, g, b]: Rgb) => 0.2126 * r + 0.7152 * g + 0.0722 * b;
+
+const small = new Map<string, string>();
+
+/** A plate of the demo, so many pixels wide. */
+function smallPlate(file: string, width: number): string {
+    const key = `${file} ${width}`;
+    if (!small.has(key)) {
+        const out = join(mkdtempSync(join(tmpdir(), 'aumbrel-plate-')), file.split('/').pop()!);
+        run('php', 'tests/browser/small.php', join('demo', 'night-market', file), String(width), out);
+        small.set(key, out);
+    }
+    return small.get(key)!;
+}
+
+/** @property plates the pictures, with their widths in the scene; a buffer is one of the walk's own */
+export type Start = Size & { title: string; plates: Record<string, { file?: string; width?: number; bytes?: Buffer }>; scene: Values };
+
+export class Walk {
+    /** Seconds that the hand waited. */
+    private waited = 0;
+
+    private count: () => Promise<number> = async () => 0;
+
+    private constructor(
+        readonly page: Page,
+        readonly journey: Journey,
+        readonly id: string,
+        readonly size: Size,
+        readonly before: Seen,
+        private readonly picture: Buffer,
+    ) {}
+
+    static async begin(page: Page, journey: Journey, start: Start): Promise<Walk> {
+        const folder = mkdtempSync(join(tmpdir(), 'aumbrel-journey-'));
+        for (const [name, { file, width, bytes }] of Object.entries(start.plates)) {
+            writeFileSync(join(folder, name), bytes ?? readFileSync(smallPlate(file ?? name, width ?? start.width)));
+        }
+        const scene = join(folder, 'scene.json');
+        writeFileSync(scene, JSON.stringify({ aumbrel: 2, title: start.title, size: [start.width, start.height], ...start.scene }));
+        run('bin/aumbrel', 'render', scene, '--out', join(folder, 'before.png'));
+        const id = run('bin/aumbrel', 'store', scene).trim();
+        await watch(page);
+        await page.goto(`/scenes/${id}`);
+        await settled(page);
+        const bytes = readFileSync(join(folder, 'before.png'));
+        const { width, height, data } = await pixelsOf(page, bytes);
+        const walk = new Walk(page, journey, id, start, new Seen(width, height, data), bytes);
+        walk.count = await counting(page);
+        return walk;
+    }
+
+    async scene(): Promise<Scene> {
+        return (await (await this.page.request.get(`/api/scenes/${this.id}`)).json()) as Scene;
+    }
+
+    async strips(): Promise<Strip[]> {
+        const all = (strips: Strip[]): Strip[] => strips.flatMap((strip) => [strip, ...all(strip.strips ?? [])]);
+        return all((await this.scene()).strips);
+    }
+
+    async strip(kind: string): Promise<Strip> {
+        const found = (await this.strips()).find((strip) => strip.kind === kind);
+        expect(found, `a ${kind}`).toBeDefined();
+        return found!;
+    }
+
+    on(place: [number, number]): Promise<[number, number]> {
+        return onScreen(this.page, place, this.size);
+    }
+
+    get bench(): Locator {
+        return this.page.getByRole('complementary', { name: 'Bench' });
+    }
+
+    get shelf(): Locator {
+        return this.page.getByLabel('What can be added');
+    }
+
+    /** Waits for what was done to be seen, and counts the seconds. */
+    private async seen(): Promise<void> {
+        const since = Date.now();
+        await settled(this.page);
+        this.waited += (Date.now() - since) / 1000;
+    }
+
+    async press(what: Locator): Promise<void> {
+        await what.click();
+        await this.seen();
+    }
+
+    button(name: string | RegExp): Promise<void> {
+        return this.press(this.page.getByRole('button', { name, exact: typeof name === 'string' }).first());
+    }
+
+    /** A press on the picture. */
+    async point(place: [number, number]): Promise<void> {
+        await this.page.mouse.click(...(await this.on(place)));
+        await this.seen();
+    }
+
+    /** One drag or stroke along places of the scene. */
+    async drag(places: [number, number][], steps = 8): Promise<void> {
+        await along(this.page, await Promise.all(places.map((place) => this.on(place))), steps);
+        await this.seen();
+    }
+
+    /** A handle, dragged to a place of the scene. */
+    async handle(name: string, to: [number, number]): Promise<void> {
+        const box = (await this.page.locator(`[data-handle="${name}"]`).boundingBox())!;
+        await along(this.page, [[box.x + box.width / 2, box.y + box.height / 2], await this.on(to)], 10);
+        await this.seen();
+    }
+
+    /** From the shelf; some are then drawn. */
+    async add(name: RegExp, line?: [[number, number], [number, number]]): Promise<void> {
+        await this.page.getByRole('button', { name: 'Add a strip' }).click();
+        await this.shelf.getByRole('button', { name }).first().click();
+        if (line) {
+            await this.drag(line);
+        }
+        await this.seen();
+    }
+
+    /** Several from the shelf, which stays open while shift is held. */
+    async addAll(...names: RegExp[]): Promise<void> {
+        await this.page.getByRole('button', { name: 'Add a strip' }).click();
+        for (const [at, name] of names.entries()) {
+            await this.shelf.getByRole('button', { name }).first().click(at < names.length - 1 ? { modifiers: ['Shift'] } : {});
+            await this.seen();
+        }
+    }
+
+    async choose(label: string, option: string): Promise<void> {
+        await this.bench.getByLabel(label, { exact: true }).first().selectOption(option);
+        await this.seen();
+    }
+
+    async type(label: string, value: string | number): Promise<void> {
+        const field = this.bench.getByRole('textbox', { name: label, exact: true }).first();
+        await field.fill(String(value));
+        await field.press('Enter');
+        await this.page.waitForTimeout(50);
+        await this.seen();
+    }
+
+    async colour(label: string | RegExp, value: string): Promise<void> {
+        await this.bench.getByLabel(label).first().fill(value);
+        await this.seen();
+    }
+
+    async key(key: string): Promise<void> {
+        await this.page.keyboard.press(key);
+        await this.seen();
+    }
+
+    /** A part of the bench that is folded. */
+    async unfold(title: string): Promise<void> {
+        await this.press(this.bench.locator('summary', { hasText: new RegExp(`${title}(\\s|$)`) }).first());
+    }
+
+    /** What belongs to a source is offered as small pictures: some are ticked besides, some not, and all that is ticked is taken. */
+    async takeConsequence(...turned: RegExp[]): Promise<void> {
+        const sheet = this.page.getByTestId('consequence');
+        await expect(sheet.getByRole('checkbox').first()).toBeVisible();
+        await this.seen();
+        for (const name of turned) {
+            await sheet.getByRole('checkbox', { name }).click();
+        }
+        await this.press(sheet.getByRole('button', { name: /^Take/ }));
+    }
+
+    /** The job is done: counted, undone to the start, done again, and written out; what was written is given back. */
+    async ends(): Promise<Seen> {
+        const used = await this.count();
+        console.log(`journey ${this.journey.number}: ${used} gestures of ${this.journey.allowed}, ${this.waited.toFixed(1)} s waited`);
+        const plain = async () => JSON.stringify((await this.strips()).map(({ kind, values, level, masks }) => ({ kind, values, level, masks })));
+        const end = await plain();
+        const places = [0.2, 0.5, 0.8].flatMap((x) => [0.3, 0.7].map((y) => [Math.round(x * this.size.width), Math.round(y * this.size.height)] as [number, number]));
+        const shown = await Promise.all(places.map(async (place) => this.shown(place)));
+        await this.page.locator('[data-view]').focus();
+        let steps = 0;
+        for (; steps < 60 && (await this.scene()).undo !== null; steps++) {
+            await this.page.keyboard.press('Control+z');
+            await settled(this.page);
+        }
+        expect(steps).toBeGreaterThan(0);
+        expect(await plain()).not.toBe(end);
+        for (let left = 60; left > 0 && (await this.scene()).redo !== null; left--) {
+            await this.page.keyboard.press('Control+y');
+            await settled(this.page);
+        }
+        expect(await plain()).toBe(end);
+        const written = await this.written();
+        await this.keep(used, written);
+        const { width, height, data } = await pixelsOf(this.page, written);
+        expect([width, height]).toEqual([this.size.width, this.size.height]);
+        const after = new Seen(width, height, data);
+        places.forEach((place, at) => after.mean(place, 1).forEach((value, channel) => expect(Math.abs(value - shown[at]![channel]!), `${place} as it was seen`).toBeLessThan(14)));
+        expect(used, `gestures of ${this.journey.name}`).toBeLessThanOrEqual(this.journey.reached ?? this.journey.allowed);
+        return after;
+    }
+
+    /** The mean of what the view shows around a place. */
+    private async shown([x, y]: [number, number]): Promise<Rgb> {
+        const all = await Promise.all([-1, 0, 1].flatMap((dy) => [-1, 0, 1].map(async (dx) => shownAt(this.page, ...(await this.on([x + dx + 0.5, y + dy + 0.5]))))));
+        return [0, 1, 2].map((channel) => all.reduce((sum, rgb) => sum + rgb[channel]! / all.length, 0)) as Rgb;
+    }
+
+    private async written(): Promise<Buffer> {
+        await this.page.getByRole('button', { name: 'Export', exact: true }).click();
+        await this.page.getByRole('radio', { name: 'PNG, 8 bit' }).check();
+        await this.page.getByRole('button', { name: 'Write the file' }).click();
+        const save = this.page.getByRole('list', { name: 'Files' }).getByRole('link', { name: 'Save' }).first();
+        await expect(save).toBeVisible({ timeout: 60_000 });
+        const coming = this.page.waitForEvent('download');
+        await save.click();
+        return readFileSync(await (await coming).path());
+    }
+
+    private async keep(used: number, after: Buffer): Promise<void> {
+        const folder = process.env.AUMBREL_JOURNEYS;
+        if (!folder) {
+            return;
+        }
+        mkdirSync(folder, { recursive: true });
+        for (const [moment, bytes] of [['before', this.picture], ['after', after]] as const) {
+            writeFileSync(join(folder, `${this.journey.number}-${moment}.jpg`), await jpegOf(this.page, bytes));
+        }
+        const file = join(folder, 'counts.json');
+        const counts = existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Record<string, unknown>) : {};
+        counts[this.journey.number] = { ...this.journey, used, waited: Math.round(10 * this.waited) / 10 };
+        writeFileSync(file, `${JSON.stringify(counts, null, 1)}\n`);
+    }
+}
+
+/** A picture as a JPEG, made by the browser. */
+async function jpegOf(page: Page, bytes: Buffer): Promise<Buffer> {
+    const url = await page.evaluate(async (base64) => {
+        const bitmap = await createImageBitmap(new Blob([Uint8Array.from(atob(base64), (character) => character.charCodeAt(0))], { type: 'image/png' }));
+        const canvas = document.createElement('canvas');
+        [canvas.width, canvas.height] = [bitmap.width, bitmap.height];
+        canvas.getContext('2d')?.drawImage(bitmap, 0, 0);
+        return canvas.toDataURL('image/jpeg', 0.84);
+    }, bytes.toString('base64'));
+    return Buffer.from(url.split(',')[1]!, 'base64');
+}

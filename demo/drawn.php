@@ -122,7 +122,7 @@ function poster(): Imagick
         }
     }
     $picture->drawImage($dots);
-    $frame = pen('none', '#c9b489', 10);
+    $frame = pen('none', '#d8c7a0', 10);
     $frame->rectangle(28, 28, 872, 1097);
     $picture->drawImage($frame);
 
@@ -146,7 +146,7 @@ function poster(): Imagick
     $gallery->rectangle(348, 382, 552, 387);
     $picture->drawImage($gallery);
     // the panes, not lit, and the filament in the middle one
-    $panes = pen('#7f7391');
+    $panes = pen('#d99a00');
     foreach ([400, 434, 473] as $k => $x) {
         $panes->rectangle($x, 278, $x + [27, 32, 27][$k], 374);
     }

@@ -14,8 +14,10 @@ use Aumbrel\Core\Kind\Drawn;
 use Aumbrel\Core\Kind\Driven;
 use Aumbrel\Core\Kind\ForPlate;
 use Aumbrel\Core\Kind\LiesUnder;
+use Aumbrel\Core\Kind\OnWall;
 use Aumbrel\Core\Kind\Painted;
 use Aumbrel\Core\Kind\Pullable;
+use Aumbrel\Core\Kind\Shines;
 use Aumbrel\Core\Kind\Spares;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Reading\Pictures;
@@ -72,8 +74,8 @@ final class AddStrip extends Gesture
             ...self::source($scene, $class),
             ...($plate !== null && is_subclass_of($class, ForPlate::class) ? ['confinedTo' => $plate] : []),
             'values' => $line !== null && is_subclass_of($class, Drawn::class)
-                ? $class::drawn($line[0], $line[1], $span, Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size()))
-                : $class::placed($centre, $span, $plate ?? self::liesOver($scene, $above)),
+                ? $class::drawn($line[0], $line[1], $span, self::stage($scene))
+                : [...$class::placed($centre, $span, $plate ?? self::liesOver($scene, $above, is_subclass_of($class, Shines::class))), ...self::onWall($scene, $class)],
         ];
         if ($asked->flag('likeLast')) {
             $last = LastOfKind::of($class, $scene->size());
@@ -87,6 +89,24 @@ final class AddStrip extends Gesture
         // a shadow that was drawn falls where it was drawn to; one that hangs on a source falls where that throws it
         return ! $asked->has('line') || isset($strip['source']) ? $under
             : ChangeStrip::changed($under, $strip['id'], ['pull' => ['handle' => Pullable::TIP, 'to' => $asked->point('line.1')->toArray()]], fn (): Pictures => $this->store->known($asked->scene));
+    }
+
+    /**
+     * @param  class-string<StripKind>  $class
+     * @return array<string, mixed> what lies on the wall that was marked last
+     */
+    private static function onWall(FlatScene $scene, string $class): array
+    {
+        $stage = is_subclass_of($class, OnWall::class) ? self::stage($scene) : null;
+        $wall = $stage === null || $stage->walls === [] ? null : $stage->walls[count($stage->walls) - 1];
+        $corners = $wall?->corners($stage->camera) ?? [];
+
+        return $wall === null || $corners === [] || ! is_subclass_of($class, OnWall::class) ? [] : $class::placedOn($wall->id, $corners);
+    }
+
+    private static function stage(FlatScene $scene): Stage
+    {
+        return Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size());
     }
 
     /**

@@ -28,8 +28,12 @@ trait Placed
         return is_string($plate) ? $plate : null;
     }
 
-    /** The plate that is uppermost where something new comes to lie, if that is more than the ground that all lies on. */
-    private static function liesOver(FlatScene $scene, ?string $above): ?string
+    /**
+     * The plate that is uppermost where something new comes to lie.
+     *
+     * @param  bool  $withGround  whether the lowest one counts too, on which everything lies
+     */
+    private static function liesOver(FlatScene $scene, ?string $above, bool $withGround): ?string
     {
         $plates = [];
         foreach ($scene->order as [$id]) {
@@ -41,6 +45,6 @@ trait Placed
             }
         }
 
-        return count($plates) > 1 ? $plates[count($plates) - 1] : null;
+        return count($plates) > ($withGround ? 0 : 1) ? $plates[count($plates) - 1] : null;
     }
 }

@@ -52,7 +52,9 @@ test('20, the wrong side: a bust lit from the wrong side, its own light exchange
     expect(strips.length).toBeGreaterThan(2);
     const after = await walk.ends();
     expect(after.luma(faces.right!, 8)).toBeGreaterThan(after.luma(faces.left!, 8));
-    expect(after.warmth(faces.right!, 8)).toBeGreaterThan(walk.before.warmth(faces.right!, 8));
+    // in the lamp's colour
+    const warm = (seen: typeof after) => seen.warmth(faces.right!, 8) / seen.luma(faces.right!, 8);
+    expect(warm(after)).toBeGreaterThan(1.3 * warm(walk.before));
 });
 
 test('21, a render by the water: key, skylight, shadow, haze at its distance, and the light walked around it', async ({ page }) => {
@@ -61,9 +63,8 @@ test('21, a render by the water: key, skylight, shadow, haze at its distance, an
     await walk.point([420, 110]);
     await walk.takeConsequence(/^Key light/);
     await walk.addAll(/^Skylight/, /^Haze by distance/);
-    await walk.type('Visible to', 60);
+    await walk.type('Amount', 30);
     const key = await walk.strip('key light');
-    await walk.button('Lamp');
     await walk.drag([[420, 110], [170, 120]]);
     expect((await walk.strip('key light')).inForce).not.toEqual(key.inForce);
     const after = await walk.ends();

@@ -52,7 +52,7 @@ export const wrongSide: Start = {
     height: 427,
     title: 'The wrong side',
     plates: { 'loft.jpg': {}, 'figurehead.png': { width: 300 } },
-    scene: { strips: [{ id: 'loft', name: 'Loft', kind: 'plate', values: { picture: 'loft.jpg', exposure: -0.7, drained: 30 } }, standing('figurehead.png', [300, 375], [290, 430], { exposure: 0.3 })] },
+    scene: { strips: [{ id: 'loft', name: 'Loft', kind: 'plate', values: { picture: 'loft.jpg', exposure: 0, drained: 30 } }, standing('figurehead.png', [300, 375], [290, 430], { exposure: 0.9 })] },
 };
 
 export const render = scene(

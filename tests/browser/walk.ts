@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, type Locator, type Page } from '@playwright/test';
-import { along, onScreen, pixelsOf, run, settled, shownAt, watch, type Rgb } from './help';
+import { along, onScreen, pixelsOf, run, settled, shownAt, watch, written, type Rgb } from './help';
 
 /*
  * A whole job walked by hand and counted: pointer, keys, typed values and strokes, nothing behind the interface's back. Counting
@@ -239,7 +239,7 @@ export class Walk {
     }
 
     async colour(label: string | RegExp, value: string): Promise<void> {
-        await this.bench.getByLabel(label).first().fill(value);
+        await written(this.page, () => this.bench.getByLabel(label).first().fill(value));
         await this.seen();
     }
 

@@ -18,6 +18,7 @@ use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Level;
 use Aumbrel\Core\Kind\OneColour;
+use Aumbrel\Core\Kind\OnWall;
 use Aumbrel\Core\Kind\Placed;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Proposal;
@@ -43,10 +44,13 @@ use Aumbrel\Core\Value\Values;
  * Light that comes through something: a window, blinds, leaves, or any picture as a slide. It lies on a surface of the stage, or
  * in four corners, as two blurred copies, mixed: a tight one, and a wide one.
  */
-final readonly class Pattern implements Driven, Proposes
+final readonly class Pattern implements Driven, OnWall, Proposes
 {
     use DrivenByValues;
     use Plain;
+
+    /** How much of a wall a new one covers. */
+    private const OF_WALL = 0.8;
 
     private const WINDOW = 'a window';
 
@@ -163,6 +167,19 @@ final readonly class Pattern implements Driven, Proposes
             // as a low light throws it: leaning
             'corners' => [$corner(-$half, -$tall), $corner($half * 0.9, -$tall * 0.72), $corner($half * 1.15, $tall * 0.95), $corner(-$half * 0.75, $tall * 0.75)],
             'middle' => $corner(0, 0), 'width' => round(2 * $half), 'height' => round(2 * $tall), 'tight' => round(max(0.5, 0.006 * $span), 1),
+        ];
+    }
+
+    /** In the middle of the wall, over most of it. */
+    public static function placedOn(string $wall, array $corners): array
+    {
+        [$left, $right] = [min(array_column($corners, 0)), max(array_column($corners, 0))];
+        [$top, $foot] = [min(array_column($corners, 1)), max(array_column($corners, 1))];
+        $size = min($right - $left, $foot - $top);
+
+        return [
+            'surface' => $wall, 'corners' => null, 'middle' => [round(($left + $right) / 2), round(($top + $foot) / 2)],
+            'width' => round(self::OF_WALL * ($right - $left)), 'height' => round(self::OF_WALL * ($foot - $top)), 'lean' => -16, 'tight' => round(max(0.5, 0.014 * $size), 1),
         ];
     }
 

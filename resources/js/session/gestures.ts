@@ -13,6 +13,9 @@ import { useWork, work } from './store';
 /** Keys that are pressed again and again make one gesture when no longer than this passes between them. */
 const TOGETHER_MS = 450;
 
+/** The brush that reveals one exposure over another, of the scene's shorter side. */
+const REVEALING = 0.2;
+
 /** What was copied lies under this name. */
 export const COPIED = 'copied';
 
@@ -106,8 +109,14 @@ export class Gestures {
     }
 
     /** Two lights that share one line. */
-    addSplit(kind: string, centre: [number, number], span: number, above: string | null): Promise<void> {
-        return this.add(this.outbox.entry({ label: 'Add a split pair', path: 'gestures/add-split', body: { kind, centre, span, above } satisfies Placing }));
+    /** Their line is in hand at once. */
+    async addSplit(kind: string, centre: [number, number], span: number, above: string | null): Promise<void> {
+        await this.add(this.outbox.entry({ label: 'Add a split pair', path: 'gestures/add-split', body: { kind, centre, span, above } satisfies Placing }));
+        const { chosen } = useWork.getState();
+        const line = this.strips().find((strip) => strip.id === chosen)?.masks[0];
+        if (chosen !== null && line) {
+            work.choose(chosen, line.id);
+        }
     }
 
     /** All shadows of a plate, in a group under it. */
@@ -291,8 +300,9 @@ export class Gestures {
     /** Three exposures of a plate; the upper ones are revealed by painting, so the brush is in hand. */
     async trio(strip: string): Promise<void> {
         await this.add(this.of(strip, 'Trio of exposures', 'trio'));
+        const { width, height } = this.scene() ?? { width: 1000, height: 1000 };
         work.takeTool('paint');
-        work.brush({ hardness: 0, letsIn: true });
+        work.brush({ size: Math.round(Math.min(width, height) * REVEALING), hardness: 0, opacity: 100, flow: 35, letsIn: true });
     }
 
     average(strip: string): Promise<void> {

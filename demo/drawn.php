@@ -146,7 +146,7 @@ function poster(): Imagick
     $gallery->rectangle(348, 382, 552, 387);
     $picture->drawImage($gallery);
     // the panes, not lit, and the filament in the middle one
-    $panes = pen('#d99a00');
+    $panes = pen('#e07b00');
     foreach ([400, 434, 473] as $k => $x) {
         $panes->rectangle($x, 278, $x + [27, 32, 27][$k], 374);
     }

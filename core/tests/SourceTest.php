@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Aumbrel\Core\Bearing\Bearing;
+use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
@@ -104,6 +105,15 @@ it('says when a plate is said to stand where there is no floor', function (): vo
     $scene = static fn (array $values): Scene => Scene::read([...json_decode(stall()->toJson(), true), 'strips' => [['id' => 'ground', ...Rendering::plate('ground')], ['id' => 'near', 'name' => 'Near', ...Rendering::plate('figure', ['values' => $values])]]], Registry::kinds());
     $kinds = static fn (array $values): array => array_column((new Readings($scene($values), stallMeasures()))->all(), 'kind');
     expect($kinds(['stance' => 'stands', 'place' => [40, 10]]))->toBe(['stance'])->and($kinds(['place' => [40, 10]]))->toBe([])->and($kinds(['stance' => 'stands', 'place' => [40, 200]]))->toBe([])->and($kinds(['stance' => 'stands', 'place' => [40, 200], 'feet' => [[30, -150]]]))->toBe(['stance']);
+});
+
+it('gives a sun that is placed low a redder light than a high one', function (): void {
+    // common practice, no source: about 2000 to 2500 K at sunset, 3500 an hour before, 5500 at noon
+    $camera = Stage::read(['floor' => ['horizon' => 200, 'contact' => [[0, 280], [400, 280]]]], 'stage', 400, 300)->camera;
+    $kelvin = static fn (float $y): float => Aumbrel\Core\Stage\Sun::placed(new Point(200, $y), $camera)['colour']['kelvin'];
+    expect($kelvin(200))->toEqual(2200)->and($kelvin(260))->toEqual(2200)
+        ->and($kelvin(130))->toBeGreaterThan(3000)->toBeLessThan(4200)
+        ->and($kelvin(0))->toBeGreaterThan(4000)->toBeLessThan(5500);
 });
 
 it('lets a sun that is seen rim the side on which it is seen', function (): void {
@@ -313,4 +323,15 @@ it('works out no plane anew while a source is dragged', function (): void {
     }
     // at first the plates, the strokes, the soft shape and the outline's sight; then nothing: only their light turns
     expect($planes[0])->toBeGreaterThan(4)->and([$planes[1], $planes[2], $planes[3]])->toBe([0, 0, 0]);
+});
+
+it('burns from white over its source\'s colour to a deeper one, in linear light', function (): void {
+    $document = Scene::read(['aumbrel' => 2, 'title' => 'T', 'size' => [200, 150], 'sources' => [['id' => 's', 'kind' => 'sun', 'values' => ['azimuth' => 90, 'elevation' => -60, 'colour' => ['swatch' => '#ff9a40']]]], 'strips' => [
+        ['id' => 'sun', 'kind' => 'sun', 'source' => 's', 'values' => ['stops' => [['offset' => 0, 'colour' => '#000000', 'opacity' => 1], ['offset' => 0.5, 'colour' => '#000000', 'opacity' => 1], ['offset' => 1, 'colour' => '#000000', 'opacity' => 0.5]]]],
+    ]], Registry::kinds());
+    $stops = (new Hanging($document, new Pictures([], [])))->inForce($document->strips[0])['stops'];
+    $own = Rgb::fromHex('#ff9a40')->decoded();
+    expect($stops[0]['colour'])->toBe('#ffffff')->and($stops[1]['colour'])->toBe('#ff9a40')
+        ->and($stops[2]['colour'])->toBe((new Rgb($own->red ** 2, $own->green ** 2, $own->blue ** 2))->encoded()->toHex())
+        ->and(array_column($stops, 'opacity'))->toEqual([1, 1, 0.5]);
 });

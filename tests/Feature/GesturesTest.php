@@ -77,6 +77,18 @@ it('gives a new rim the plate that is chosen, or the one that it comes to lie ov
     expect($rim('plate'))->toBe('plate')->and($rim(null))->toBe('plate')->and($rim('spot'))->toBe('plate')->and($rim('ground'))->toBe('ground');
 });
 
+it('lays a new pattern on the wall that was marked last, a haze along its line and off the darks, and lets a glow shine from the one plate that there is', function (): void {
+    $added = static fn (array $document, array $asked): array => collect(Gestured::onto(FlatScene::fromDocument($document)->normalised(), 'add-strip', ['centre' => [200, 150], 'span' => 300, ...$asked])->strips)->last();
+    $plain = ['aumbrel' => 2, 'title' => 'T', 'size' => [400, 300], 'strips' => [['id' => 'ground', 'kind' => 'plate', 'values' => ['picture' => 'g']]]];
+    $wall = static fn (string $id, int $left): array => ['id' => $id, 'name' => $id, 'corners' => [[$left, 40], [$left + 100, 50], [$left + 100, 200], [$left, 210]]];
+    $pattern = $added([...$plain, 'stage' => ['walls' => [$wall('first', 20), $wall('last', 200)]]], ['kind' => 'pattern']);
+    expect($pattern['values'])->toMatchArray(['surface' => 'last', 'corners' => null, 'middle' => [250.0, 125.0], 'width' => 80.0, 'height' => 136.0]);
+    expect($added($plain, ['kind' => 'pattern'])['values']['surface'] ?? null)->toBeNull();
+    $haze = $added($plain, ['kind' => 'haze', 'line' => [[10, 20], [30, 250]]]);
+    expect($haze['values'])->toMatchArray(['from' => [10.0, 20.0], 'to' => [30.0, 250.0]])->and($haze['tones']['of'])->toBe('below')->and($haze['tones']['darks'][1])->toBeGreaterThan(0.1);
+    expect($added($plain, ['kind' => 'glow'])['values']['of'])->toBe('ground')->and($added($plain, ['kind' => 'sun'])['values']['behind'])->toBeNull();
+});
+
 /** @return FlatScene two lights of different looks, one of them with all kinds of falloff, and a plate */
 function alikeScene(): FlatScene
 {

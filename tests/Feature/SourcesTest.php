@@ -33,6 +33,11 @@ function pictureNow(array $scene, array $more = []): string
     return unframed(look($scene, ['window' => [0, 0, 96, 64], ...$more])->assertOk()->getContent())['pixels'];
 }
 
+it('gives a source that is placed where nothing shines the colour of its kind', function (): void {
+    $scene = gestured(litScene(), 'place-source', ['kind' => 'lamp', 'at' => [8, 8], 'id' => 'out']);
+    expect($scene['sources'][0]['values']['colour'])->toEqual(['kelvin' => 2800]);
+});
+
 it('places a lamp with the colour that is seen there, and takes it back', function (): void {
     $scene = withLamp(litScene());
     // the mean of the patch, brought to its full strength: linear 240 150 60 divided by its largest

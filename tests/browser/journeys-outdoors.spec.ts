@@ -39,7 +39,7 @@ test('1, low sun behind the pilot: a sun, what belongs to it, the rest along; al
 });
 
 test('4, drizzle on the causeway: haze from above, thinner in the darks, a post cut free, a muted tint, punch', async ({ page }) => {
-    const walk = await Walk.begin(page, { number: 4, name: 'Drizzle on the causeway', allowed: 6, reached: 7, ends: 'haze from above, thinner in the darks, the post free, a muted tint' }, causeway);
+    const walk = await Walk.begin(page, { number: 4, name: 'Drizzle on the causeway', allowed: 6, reached: 7, ends: 'haze comes from above and is thinner in the darks, the post is free of it, and all has a muted tint' }, causeway);
     await walk.addAll(/^Tint/, /^Contrast/, /^Haze A veil/);
     await walk.drag([[320, 20], [320, 330]]);
     await walk.key('p');
@@ -57,7 +57,7 @@ test('4, drizzle on the causeway: haze from above, thinner in the darks, a post 
 });
 
 test('8, willow light: three exposures of one picture, light and dapples painted between them', async ({ page }) => {
-    const walk = await Walk.begin(page, { number: 8, name: 'Willow light', allowed: 8, reached: 9, ends: 'after the first action nothing was done but painting' }, willow);
+    const walk = await Walk.begin(page, { number: 8, name: 'Willow light', allowed: 8, reached: 9, ends: 'after the first action nothing was needed but painting, and the lantern is lit' }, willow);
     await walk.point([300, 300]);
     await walk.unfold('Base');
     await walk.button('Trio');
@@ -77,7 +77,7 @@ test('8, willow light: three exposures of one picture, light and dapples painted
 });
 
 test('9, the searchlight over the mud: a coloured beam with midges and mist, and once more across the bust, its face left clear', async ({ page }) => {
-    const walk = await Walk.begin(page, { number: 9, name: 'The searchlight over the mud', allowed: 12, ends: 'light, midges and mist changed colour together' }, mud);
+    const walk = await Walk.begin(page, { number: 9, name: 'The searchlight over the mud', allowed: 12, ends: 'light, midges and mist change colour together' }, mud);
     await walk.add(/^Beam/, [[221, 98], [330, 370]]);
     await walk.key('d');
     await walk.handle('Target', [600, 330]);
@@ -102,7 +102,7 @@ test('9, the searchlight over the mud: a coloured beam with midges and mist, and
 });
 
 test("10, the stall lamp's cone: narrow above, gone before the ground, soft sides", async ({ page }) => {
-    const walk = await Walk.begin(page, { number: 10, name: 'The stall lamp’s cone', allowed: 4, ends: 'narrow above, gone before the ground, soft at its sides' }, stall);
+    const walk = await Walk.begin(page, { number: 10, name: 'The stall lamp’s cone', allowed: 4, ends: 'the cone is narrow above, gone before the ground and soft at its sides' }, stall);
     await walk.add(/^Beam/, [[221, 100], [226, 330]]);
     const after = await walk.ends();
     const lift = (x: number, y: number) => after.luma([x, y], 2) - walk.before.luma([x, y], 2);

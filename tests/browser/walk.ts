@@ -39,7 +39,7 @@ async function counting(page: Page): Promise<() => Promise<number>> {
         window.addEventListener('pointerdown', ({ target }) => !isTyped(target) && !isSelect(target) && state.count++, true);
         window.addEventListener('drop', () => state.count++, true);
         window.addEventListener('change', ({ target }) => (isTyped(target) || isSelect(target) || (target as HTMLInputElement).type === 'color') && state.count++, true);
-        window.addEventListener('keydown', ({ key, repeat, target, ctrlKey, metaKey }) => !repeat && !isTyped(target) && !/^(Shift|Control|Alt|Meta)$/.test(key) && (ctrlKey || metaKey || !looking.includes(key.toLowerCase())) && state.count++, true);
+        window.addEventListener('keydown', ({ key, repeat, target, ctrlKey, metaKey, shiftKey }) => !repeat && !isTyped(target) && !/^(Shift|Control|Alt|Meta)$/.test(key) && (ctrlKey || metaKey || shiftKey || !looking.includes(key.toLowerCase())) && state.count++, true);
     }, LOOKING);
     return () => page.evaluate(() => (window as unknown as { gestures: { count: number } }).gestures.count);
 }
@@ -275,15 +275,15 @@ export class Walk {
         await this.page.locator('[data-view]').focus();
         let steps = 0;
         for (; steps < 60 && (await this.scene()).undo !== null; steps++) {
-            await this.page.keyboard.press('Control+z');
-            await settled(this.page);
+            await this.step('Control+z', '/undo');
         }
+        await settled(this.page);
         expect(steps).toBeGreaterThan(0);
         expect(await plain()).not.toBe(end);
         for (let left = 60; left > 0 && (await this.scene()).redo !== null; left--) {
-            await this.page.keyboard.press('Control+y');
-            await settled(this.page);
+            await this.step('Control+y', '/redo');
         }
+        await settled(this.page);
         expect(await plain()).toBe(end);
         const written = await this.written();
         await this.keep(used, written);
@@ -293,6 +293,13 @@ export class Walk {
         places.forEach((place, at) => after.mean(place, 1).forEach((value, channel) => expect(Math.abs(value - shown[at]![channel]!), `${place} as it was seen`).toBeLessThan(14)));
         expect(used, `gestures of ${this.journey.name}`).toBeLessThanOrEqual(this.journey.reached ?? this.journey.allowed);
         return after;
+    }
+
+    /** One step of the history; it is written, whether it is painted already or not. */
+    private async step(chord: string, path: string): Promise<void> {
+        const reply = this.page.waitForResponse((response) => response.url().endsWith(path));
+        await this.page.keyboard.press(chord);
+        await reply;
     }
 
     /** The mean of what the view shows around a place. */
@@ -312,21 +319,45 @@ export class Walk {
         return readFileSync(await (await coming).path());
     }
 
+    /** What it was like and what it took, for the page; without a folder for them what the page says must still hold. */
     private async keep(used: number, after: Buffer): Promise<void> {
         const folder = process.env.AUMBREL_JOURNEYS;
+        const file = join(folder ?? FOLDER, 'counts.json');
+        const counts = existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Record<string, Told>) : {};
         if (!folder) {
+            expect(counts[this.journey.number]?.used, 'gestures as docs/journeys.md tells them').toBe(used);
             return;
         }
         mkdirSync(folder, { recursive: true });
         for (const [moment, bytes] of [['before', this.picture], ['after', after]] as const) {
             writeFileSync(join(folder, `${this.journey.number}-${moment}.jpg`), await jpegOf(this.page, bytes));
         }
-        const file = join(folder, 'counts.json');
-        const counts = existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Record<string, unknown>) : {};
         counts[this.journey.number] = { ...this.journey, used, waited: Math.round(10 * this.waited) / 10 };
         writeFileSync(file, `${JSON.stringify(counts, null, 1)}\n`);
+        writeFileSync(`${folder}.md`, pageOf(Object.values(counts)));
     }
 }
+
+type Told = Journey & { used: number; waited: number };
+
+const FOLDER = 'docs/journeys';
+
+/** The page of all that were walked. */
+function pageOf(told: Told[]): string {
+    return [
+        '# Journeys',
+        '',
+        'Whole jobs, walked in the browser by `tests/browser/journeys-*.spec.ts` on small versions of the demo\'s plates and counted: a press, a drag, a stroke, a choice, a key or a typed value is one gesture; looking costs nothing. Each is undone to its start, done again, and written out; the pictures on the right are those files. This page is written by that run: `AUMBREL_JOURNEYS=docs/journeys npx playwright test journeys`.',
+        '',
+        '| | journey | allowed | took | seconds of waiting |',
+        '|---|---|---|---|---|',
+        ...told.map(({ number, name, allowed, used, waited }) => `| ${number} | [${name}](#${anchor(number, name)}) | ${allowed} | ${used}${used > allowed ? ' (more than allowed)' : ''} | ${waited.toFixed(1)} |`),
+        '',
+        ...told.flatMap(({ number, name, ends }) => [`## ${number}. ${name}`, '', `Done when ${ends}.`, '', `| as it came in | finished |`, '|---|---|', `| ![${name}, before](journeys/${number}-before.jpg) | ![${name}, after](journeys/${number}-after.jpg) |`, '']),
+    ].join('\n');
+}
+
+const anchor = (number: number, name: string) => `${number}-${name.toLowerCase().replace(/[^a-z0-9 ]/g, '').replaceAll(' ', '-')}`;
 
 /** A picture as a JPEG, made by the browser. */
 async function jpegOf(page: Page, bytes: Buffer): Promise<Buffer> {

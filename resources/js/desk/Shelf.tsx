@@ -20,12 +20,15 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
     const step = useWork((state) => state.step);
     const [open, setOpen] = useState(false);
     const input = useRef<HTMLInputElement>(null);
+    // what was added takes the focus, which would close a shelf that is to stay
+    const stays = useRef(false);
     const distance = (kind: StripKind) => (kind.course === step ? -1 : course.indexOf(kind.course as (typeof course)[number]));
     const kinds = stripKinds.filter((kind) => !ELSEWHERE.includes(kind.key)).sort((a, b) => distance(a) - distance(b));
 
     /** With shift the shelf stays open for another one. */
     function add(kind: StripKind, more: boolean) {
         setOpen(more);
+        stays.current = more;
         if (kind.family === 'plate') {
             setOpen(false);
             input.current?.click();
@@ -67,7 +70,7 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
                     </button>
                 </div>
                 <Popover.Portal>
-                    <Popover.Content aria-label="What can be added" side="top" align="end" sideOffset={8} onFocusOutside={(event) => event.preventDefault()} className="z-40 grid max-h-[var(--radix-popover-content-available-height)] w-[560px] max-w-[96vw] grid-cols-2 max-[719px]:grid-cols-1 overflow-y-auto rounded-md border border-line bg-well p-1.5 shadow-xl">
+                    <Popover.Content aria-label="What can be added" side="top" align="end" sideOffset={8} onFocusOutside={(event) => stays.current && event.preventDefault()} className="z-40 grid max-h-[var(--radix-popover-content-available-height)] w-[560px] max-w-[96vw] grid-cols-2 max-[719px]:grid-cols-1 overflow-y-auto rounded-md border border-line bg-well p-1.5 shadow-xl">
                         {kinds.flatMap((kind) => [
                             <button key={kind.key} className="flex w-full items-start gap-2.5 rounded-sm px-2.5 py-1.5 text-left hover:bg-raised" onClick={(event) => add(kind, event.shiftKey)}>
                                 <span className="mt-0.5" style={{ color: accents[kind.family] }}>

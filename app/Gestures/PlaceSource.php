@@ -32,7 +32,7 @@ final class PlaceSource extends Gesture
 
     public function find(Asked $asked): mixed
     {
-        return $this->patches->light($asked->scene, $asked->point('at'), self::PATCH);
+        return $this->patches->light($asked->scene, $asked->point('at'), self::PATCH, SceneSource::kindOf($asked->text('kind'), 'kind')::seenFrom());
     }
 
     public function onto(FlatScene $scene, Asked $asked): FlatScene

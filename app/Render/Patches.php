@@ -19,9 +19,6 @@ final readonly class Patches
     /** What is darker than this, linear, tells no colour of a light. */
     private const DARKEST = 0.01;
 
-    /** What is seen darker than this, linear, does not shine: a lamp that is out, a dull sky. */
-    private const SHINES = 0.35;
-
     /** Pixels along the longer side that are enough for a mean. */
     private const ENOUGH = 160;
 
@@ -69,9 +66,13 @@ final readonly class Patches
         return $mean === null || $mean->largest() < $least ? null : $mean->normalised()->encoded()->toHex();
     }
 
-    /** The colour of the light that one sees there, as a swatch; null where nothing shines. */
-    public function light(Scene $scene, Point $at, int $width): ?string
+    /**
+     * The colour of the light that one sees there, as a swatch.
+     *
+     * @param  float  $least  what is darker, linear, does not shine: null then
+     */
+    public function light(Scene $scene, Point $at, int $width, float $least = self::DARKEST): ?string
     {
-        return self::swatch($this->mean($scene, $at, $width), self::SHINES);
+        return self::swatch($this->mean($scene, $at, $width), $least);
     }
 }

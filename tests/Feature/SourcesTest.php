@@ -36,6 +36,9 @@ function pictureNow(array $scene, array $more = []): string
 it('gives a source that is placed where nothing shines the colour of its kind', function (): void {
     $scene = gestured(litScene(), 'place-source', ['kind' => 'lamp', 'at' => [8, 8], 'id' => 'out']);
     expect($scene['sources'][0]['values']['colour'])->toEqual(['kelvin' => 2800]);
+    // a bright place is no sun yet: linear 240 150 60 is 0.87 at most
+    $scene = gestured(litScene(), 'place-source', ['kind' => 'sun', 'at' => [48, 12], 'id' => 'sun']);
+    expect($scene['sources'][0]['values']['colour'])->toHaveKey('kelvin');
 });
 
 it('places a lamp with the colour that is seen there, and takes it back', function (): void {
@@ -157,4 +160,9 @@ it('adds two gels that share one line over the chosen plate, paints that line, a
     $left = gestured($scene, 'remove-strip', ['strip' => $one['id'], 'revision' => $scene['strips'][2]['revision']]);
     expect($left['strips'][2]['masks'])->toHaveCount(3)->and($left['strips'][2])->not->toHaveKey('complements');
     test()->postJson("/api/scenes/{$scene['id']}/gestures/add-split", ['kind' => 'rim', 'centre' => [48, 32], 'span' => 64])->assertStatus(422);
+});
+
+it('picks the colour of a dark place too: it need not shine', function (): void {
+    $scene = litScene();
+    expect(test()->postJson("/api/scenes/{$scene['id']}/colour", ['at' => [8, 8]])->assertOk()->json('swatch'))->toStartWith('#');
 });

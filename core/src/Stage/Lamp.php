@@ -69,6 +69,12 @@ final readonly class Lamp implements Source
         return ['place' => [round($at->x, 1), round($at->y, 1)]];
     }
 
+    /** One that is out is darker. */
+    public static function seenFrom(): float
+    {
+        return 0.35;
+    }
+
     public function colour(): LightColour
     {
         return $this->colour;

@@ -41,6 +41,9 @@ interface Source
      */
     public static function movedTo(Point $at, Camera $camera): array;
 
+    /** How bright it must be, linear, where a new one is placed, for that to be a light whose colour it takes. */
+    public static function seenFrom(): float;
+
     public function colour(): LightColour;
 
     /** Where its light comes from, as seen from what stands there. */

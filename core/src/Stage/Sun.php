@@ -90,6 +90,12 @@ final readonly class Sun implements Source
         return self::along(Bearing::toward($ray->x, $ray->y, $ray->z));
     }
 
+    /** A sky is bright too, and no sun. */
+    public static function seenFrom(): float
+    {
+        return 0.9;
+    }
+
     public function colour(): LightColour
     {
         return $this->colour;

@@ -97,11 +97,14 @@ final class AddStrip extends Gesture
      */
     private static function onWall(FlatScene $scene, string $class): array
     {
-        $stage = is_subclass_of($class, OnWall::class) ? self::stage($scene) : null;
-        $wall = $stage === null || $stage->walls === [] ? null : $stage->walls[count($stage->walls) - 1];
+        if (! is_subclass_of($class, OnWall::class)) {
+            return [];
+        }
+        $stage = self::stage($scene);
+        $wall = $stage->walls[count($stage->walls) - 1] ?? null;
         $corners = $wall?->corners($stage->camera) ?? [];
 
-        return $wall === null || $corners === [] || ! is_subclass_of($class, OnWall::class) ? [] : $class::placedOn($wall->id, $corners);
+        return $wall === null || $corners === [] ? [] : $class::placedOn($wall->id, $corners);
     }
 
     private static function stage(FlatScene $scene): Stage

@@ -1,8 +1,8 @@
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, type Locator, type Page } from '@playwright/test';
-import { along, onScreen, pixelsOf, run, settled, shownAt, watch, written, type Rgb } from './help';
+import { along, onScreen, pixelsOf, run, settled, shownAt, unfold, watch, written, type Rgb } from './help';
 
 /*
  * A whole job walked by hand and counted: pointer, keys, typed values and strokes, nothing behind the interface's back. Counting
@@ -100,15 +100,15 @@ const small = new Map<string, string>();
 function smallPlate(file: string, width: number): string {
     const key = `${file} ${width}`;
     if (!small.has(key)) {
-        const out = join(mkdtempSync(join(tmpdir(), 'aumbrel-plate-')), file.split('/').pop()!);
+        const out = join(mkdtempSync(join(tmpdir(), 'aumbrel-plate-')), file);
         run('php', 'tests/browser/small.php', join('demo', 'night-market', file), String(width), out);
         small.set(key, out);
     }
     return small.get(key)!;
 }
 
-/** @property plates the pictures, with their widths in the scene; a buffer is one of the walk's own */
-export type Start = Size & { title: string; plates: Record<string, { file?: string; width?: number; bytes?: Buffer }>; scene: Values };
+/** @property plates pictures of the demo, with their widths in the scene; as wide as that where none is said */
+export type Start = Size & { title: string; plates: Record<string, { width?: number }>; scene: Values };
 
 export class Walk {
     /** Seconds that the hand waited. */
@@ -127,8 +127,8 @@ export class Walk {
 
     static async begin(page: Page, journey: Journey, start: Start): Promise<Walk> {
         const folder = mkdtempSync(join(tmpdir(), 'aumbrel-journey-'));
-        for (const [name, { file, width, bytes }] of Object.entries(start.plates)) {
-            writeFileSync(join(folder, name), bytes ?? readFileSync(smallPlate(file ?? name, width ?? start.width)));
+        for (const [name, { width }] of Object.entries(start.plates)) {
+            copyFileSync(smallPlate(name, width ?? start.width), join(folder, name));
         }
         const scene = join(folder, 'scene.json');
         writeFileSync(scene, JSON.stringify({ aumbrel: 2, title: start.title, size: [start.width, start.height], ...start.scene }));
@@ -250,7 +250,8 @@ export class Walk {
 
     /** A part of the bench that is folded. */
     async unfold(title: string): Promise<void> {
-        await this.press(this.bench.locator('summary', { hasText: new RegExp(`${title}(\\s|$)`) }).first());
+        await unfold(this.page, title);
+        await this.seen();
     }
 
     /** What belongs to a source is offered as small pictures: some are ticked besides, some not, and all that is ticked is taken. */

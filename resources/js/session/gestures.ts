@@ -108,8 +108,7 @@ export class Gestures {
         return this.add(this.outbox.entry({ label: `Add ${kind}`, path: 'gestures/add-strip', body: { kind, centre, span, above, ...(line ? { line } : {}), ...(useWork.getState().likeLast ? { likeLast: true } : {}) } satisfies Placing }));
     }
 
-    /** Two lights that share one line. */
-    /** Their line is in hand at once. */
+    /** Two lights that share one line, which is in hand at once. */
     async addSplit(kind: string, centre: [number, number], span: number, above: string | null): Promise<void> {
         await this.add(this.outbox.entry({ label: 'Add a split pair', path: 'gestures/add-split', body: { kind, centre, span, above } satisfies Placing }));
         const { chosen } = useWork.getState();

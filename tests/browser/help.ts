@@ -178,7 +178,7 @@ export async function onScreen(page: Page, [x, y]: [number, number], size = { wi
 }
 
 /** Presses, drags along some places of the screen, and lets go; on request it rests a while before. */
-export async function along(page: Page, places: [number, number][], steps = 8, hold = 0): Promise<void> {
+export async function pulled(page: Page, places: [number, number][], steps = 8, hold = 0): Promise<void> {
     const [first, ...rest] = places;
     await page.mouse.move(...first!);
     await page.mouse.down();
@@ -190,6 +190,11 @@ export async function along(page: Page, places: [number, number][], steps = 8, h
         await page.mouse.move(rest.at(-1)![0] + 1, rest.at(-1)![1]);
     }
     await page.mouse.up();
+}
+
+/** The same, and what comes of it is waited for. */
+export async function along(page: Page, places: [number, number][], steps = 8, hold = 0): Promise<void> {
+    await pulled(page, places, steps, hold);
     await settled(page);
 }
 

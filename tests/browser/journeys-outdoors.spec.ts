@@ -6,6 +6,9 @@ import { Walk } from './walk';
  * Whole jobs in the open, walked by hand and counted. What their numbers must do (order, ratio, side) is common practice, no source.
  */
 
+// each has a scene of its own
+test.describe.configure({ mode: 'parallel' });
+
 test('1, low sun behind the pilot: a sun, what belongs to it, the rest along; all of it follows when it is moved', async ({ page }) => {
     const walk = await Walk.begin(page, { number: 1, name: 'Low sun behind the pilot', allowed: 9, ends: 'the sun was moved afterwards: rim, spill and warmth followed' }, pilot);
     await walk.button('Place a sun');

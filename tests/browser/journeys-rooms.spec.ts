@@ -7,6 +7,9 @@ import { Walk } from './walk';
  * (order, ratio, side) is common practice, no source.
  */
 
+// each has a scene of its own
+test.describe.configure({ mode: 'parallel' });
+
 test('2, shutters in the sail loft: the wall marked once, light of shutters lies on it in perspective', async ({ page }) => {
     const walk = await Walk.begin(page, { number: 2, name: 'Shutters in the sail loft', allowed: 8, ends: 'the light lies on the wall, which was marked once, with two softnesses and one strength' }, loft);
     await walk.button('Stage');

@@ -7,6 +7,9 @@ import { luma, Walk } from './walk';
  * common practice, no source.
  */
 
+// each has a scene of its own
+test.describe.configure({ mode: 'parallel' });
+
 test('5, two stall lights on the bust: drained, one line between two gels that never double nor leave a gap', async ({ page }) => {
     const walk = await Walk.begin(page, { number: 5, name: 'Two stall lights on the bust', allowed: 7, ends: 'the two never double nor leave a gap; the line between them is one handle' }, bust);
     await walk.point([320, 200]);

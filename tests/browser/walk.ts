@@ -2,7 +2,7 @@ import { copyFileSync, existsSync, mkdirSync, mkdtempSync, readFileSync, writeFi
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, type Locator, type Page } from '@playwright/test';
-import { along, onScreen, pixelsOf, run, settled, shownAt, unfold, watch, written, type Rgb } from './help';
+import { onScreen, pixelsOf, pulled, run, settled, shownAt, unfold, watch, written, type Rgb } from './help';
 
 /*
  * A whole job walked by hand and counted: pointer, keys, typed values and strokes, nothing behind the interface's back. Counting
@@ -171,9 +171,8 @@ export class Walk {
         return this.page.getByLabel('What can be added');
     }
 
-    /** Waits for what was done to be seen, and counts the seconds. */
-    private async seen(): Promise<void> {
-        const since = Date.now();
+    /** Waits for what was done to be seen, and counts the seconds since the hand had done it. */
+    private async seen(since = Date.now()): Promise<void> {
         await settled(this.page);
         this.waited += (Date.now() - since) / 1000;
     }
@@ -195,14 +194,14 @@ export class Walk {
 
     /** One drag or stroke along places of the scene. */
     async drag(places: [number, number][], steps = 8): Promise<void> {
-        await along(this.page, await Promise.all(places.map((place) => this.on(place))), steps);
+        await pulled(this.page, await Promise.all(places.map((place) => this.on(place))), steps);
         await this.seen();
     }
 
     /** A handle, dragged to a place of the scene. */
     async handle(name: string, to: [number, number]): Promise<void> {
         const box = (await this.page.locator(`[data-handle="${name}"]`).boundingBox())!;
-        await along(this.page, [[box.x + box.width / 2, box.y + box.height / 2], await this.on(to)], 10);
+        await pulled(this.page, [[box.x + box.width / 2, box.y + box.height / 2], await this.on(to)], 10);
         await this.seen();
     }
 
@@ -233,14 +232,16 @@ export class Walk {
     async type(label: string, value: string | number): Promise<void> {
         const field = this.bench.getByRole('textbox', { name: label, exact: true }).first();
         await field.fill(String(value));
+        const since = Date.now();
         await field.press('Enter');
         await this.page.waitForTimeout(50);
-        await this.seen();
+        await this.seen(since);
     }
 
     async colour(label: string | RegExp, value: string): Promise<void> {
+        const since = Date.now();
         await written(this.page, () => this.bench.getByLabel(label).first().fill(value));
-        await this.seen();
+        await this.seen(since);
     }
 
     async key(key: string): Promise<void> {

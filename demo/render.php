@@ -3,15 +3,22 @@
 declare(strict_types=1);
 
 use Aumbrel\Core\Color\Srgb;
+use Demo\Barometer;
+use Demo\Beds;
 use Demo\Boardwalk;
 use Demo\Buoy;
 use Demo\Camera;
+use Demo\Cat;
 use Demo\Figurehead;
 use Demo\Floats;
 use Demo\Heron;
+use Demo\Hull;
+use Demo\HutWall;
 use Demo\Lantern;
 use Demo\Loft;
+use Demo\Pennant;
 use Demo\Shapes;
+use Demo\Shed;
 use Demo\Winch;
 
 /*
@@ -23,7 +30,7 @@ use Demo\Winch;
  */
 
 require dirname(__DIR__).'/vendor/autoload.php';
-foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern', 'Figurehead', 'Loft', 'Floats', 'Winch', 'Buoy'] as $class) {
+foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern', 'Figurehead', 'Loft', 'Floats', 'Winch', 'Buoy', 'HutWall', 'Barometer', 'Shed', 'Pennant', 'Beds', 'Hull', 'Cat'] as $class) {
     require __DIR__."/studio/{$class}.php";
 }
 
@@ -117,7 +124,7 @@ foreach ($argv as $word) {
     $grid = preg_match('/^--grid=(\d)$/', $word, $found) === 1 ? (int) $found[1] : $grid;
     $size = preg_match('/^--size=([\d.]+)$/', $word, $found) === 1 ? (float) $found[1] : $size;
 }
-foreach ([new Boardwalk, new Heron, new Lantern, new Figurehead, new Loft, new Floats, new Winch, new Buoy] as $subject) {
+foreach ([new Boardwalk, new Heron, new Lantern, new Figurehead, new Loft, new Floats, new Winch, new Buoy, new HutWall, new Barometer, new Shed, new Pennant, new Beds, new Hull, new Cat] as $subject) {
     if ($names !== [] && ! in_array($subject->name(), $names, true)) {
         continue;
     }

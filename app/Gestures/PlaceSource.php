@@ -43,7 +43,7 @@ final class PlaceSource extends Gesture
 
         return $scene->withPart(SceneSource::NAMED.$id, [
             'id' => $id, 'kind' => $kind::key(), 'name' => $scene->freeName($kind::label()),
-            'values' => [...$kind::placed($asked->point('at'), Document::read($scene->toDocument(), Registry::kinds())->stage->camera), ...($colour === null ? [] : ['colour' => ['swatch' => $colour]])],
+            'values' => [...$kind::placed($asked->point('at'), Document::read($scene->toDocument(), Registry::kinds())->stage), ...($colour === null ? [] : ['colour' => ['swatch' => $colour]])],
         ]);
     }
 }

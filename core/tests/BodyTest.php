@@ -301,6 +301,11 @@ it('shades the edge of a plate toward the light and away from it, and nothing fu
         ->and($at($seen, 80, 60))->toEqualWithDelta(OWN_GREY, 1e-3)->and($at($seen, 24, 60))->toBe(0.0)
         // in a window of it the same
         ->and($at($shown([], new Window(30, 40, 60, 50)), 6, 20, 60))->toEqualWithDelta($at($seen, 36, 60), 1e-6);
+    // a warm light colours what turns toward it; what turns away is darker, and as grey as it was
+    $warm = $shown(['colour' => ['swatch' => '#ff8040']]);
+    $channels = static fn (int $x): array => array_slice($warm, 4 * (60 * 160 + $x), 3);
+    expect($channels(36)[0] - $channels(36)[2])->toBeGreaterThan(4000)->and(max($channels(123)) - min($channels(123)))->toBeLessThan(10)
+        ->and($at($warm, 123, 60))->toEqualWithDelta($at($seen, 123, 60), 1e-3);
 });
 
 /** The ball lit from one side, with as much light from everywhere, as a picture. */

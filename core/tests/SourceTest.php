@@ -109,11 +109,21 @@ it('says when a plate is said to stand where there is no floor', function (): vo
 
 it('gives a sun that is placed low a redder light than a high one', function (): void {
     // common practice, no source: about 2000 to 2500 K at sunset, 3500 an hour before, 5500 at noon
-    $camera = Stage::read(['floor' => ['horizon' => 200, 'contact' => [[0, 280], [400, 280]]]], 'stage', 400, 300)->camera;
-    $kelvin = static fn (float $y): float => Aumbrel\Core\Stage\Sun::placed(new Point(200, $y), $camera)['colour']['kelvin'];
+    $stage = Stage::read(['floor' => ['horizon' => 200, 'contact' => [[0, 280], [400, 280]]]], 'stage', 400, 300);
+    $kelvin = static fn (float $y): float => Aumbrel\Core\Stage\Sun::placed(new Point(200, $y), $stage)['colour']['kelvin'];
     expect($kelvin(200))->toEqual(2200)->and($kelvin(260))->toEqual(2200)
         ->and($kelvin(130))->toBeGreaterThan(3000)->toBeLessThan(4200)
         ->and($kelvin(0))->toBeGreaterThan(4000)->toBeLessThan(5500);
+});
+
+it('places a lamp before the wall where it is seen, before what it lights where there is no floor, and on the contact row else', function (): void {
+    $depth = static fn (array $stage, float $x): float => Aumbrel\Core\Stage\Lamp::placed(new Point($x, 100), Stage::read($stage, 'stage', 400, 300))['depth'];
+    // f is 1.2 widths; a wall straight on stands over the contact row, one that is turned lies deeper at its small end
+    expect($depth([], 200))->toEqual(96.0)
+        ->and($depth(['walls' => [['id' => 'w', 'corners' => [[0, 0], [400, 0], [400, 300], [0, 300]]]]], 200))->toEqual(96.0)
+        ->and($depth(['floor' => ['horizon' => 120, 'contact' => [[0, 280], [400, 280]]]], 200))->toEqual(0.0);
+    $turned = ['walls' => [['id' => 'w', 'corners' => [[0, 0], [400, 60], [400, 240], [0, 300]]]]];
+    expect($depth($turned, 380))->toBeLessThan($depth($turned, 20) - 50);
 });
 
 it('lets a sun that is seen rim the side on which it is seen', function (): void {

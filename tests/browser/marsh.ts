@@ -60,3 +60,31 @@ export const render = scene(
     [night(-0.3), standing('heron.png', [180, 288], [300, 375], { exposure: -0.4, normals: 'heron-normals.png', occlusion: 'heron-occlusion.png' })],
     { 'heron.png': { width: 180 }, 'heron-normals.png': { width: 180 }, 'heron-occlusion.png': { width: 180 } },
 );
+
+export const hut: Start = {
+    width: 640,
+    height: 431,
+    title: 'The barometer',
+    plates: { 'hutwall.jpg': {}, 'barometer.png': { width: 120 } },
+    scene: {
+        strips: [
+            { id: 'hutwall', name: 'Hut', kind: 'plate', values: { picture: 'hutwall.jpg', exposure: -0.2 } },
+            { id: 'barometer', name: 'Barometer', kind: 'plate', values: { picture: 'barometer.png', place: [286, 232], pivot: [60, 70] } },
+        ],
+    },
+};
+
+export const shed: Start = {
+    width: 640,
+    height: 431,
+    title: 'The pennant',
+    plates: { 'shed.jpg': {}, 'pennant.png': { width: 380 } },
+    scene: {
+        strips: [
+            { id: 'shed', name: 'Shed', kind: 'plate', values: { picture: 'shed.jpg' } },
+            { id: 'pennant', name: 'Pennant', kind: 'plate', values: { picture: 'pennant.png', place: [330, 200], pivot: [190, 134] } },
+        ],
+    },
+};
+
+export const beds: Start = { width: 640, height: 411, title: 'The oyster beds', plates: { 'beds.jpg': {} }, scene: { strips: [{ id: 'beds', name: 'Beds', kind: 'plate', values: { picture: 'beds.jpg' } }] } };

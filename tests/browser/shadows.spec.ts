@@ -115,7 +115,6 @@ test('shadows by two sources: as dense as each gives light, and the tip moves it
     const sun = (id: string, azimuth: number, level: number) => ({ id, kind: 'sun', name: id, level, values: { azimuth, elevation: -30 } });
     const scene = await opened(page, { place: [140, 60] }, [sun('left', 130, 0), sun('right', 60, -1)]);
     await page.locator('[data-strip="post"]').click();
-    await unfold(page, 'Placing');
     await written(page, () => page.getByRole('button', { name: 'Cast its shadows' }).click());
     const [left, right] = (await state(page, scene)).strips[1]!.strips!;
     expect([left!.source, right!.source]).toEqual(['left', 'right']);

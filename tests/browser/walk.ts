@@ -198,10 +198,16 @@ export class Walk {
         await this.seen();
     }
 
-    /** A handle, dragged to a place of the scene. */
-    async handle(name: string, to: [number, number]): Promise<void> {
+    /** A handle, dragged to a place of the scene, on request with a key held. */
+    async handle(name: string, to: [number, number], held?: 'Shift'): Promise<void> {
         const box = (await this.page.locator(`[data-handle="${name}"]`).boundingBox())!;
+        if (held) {
+            await this.page.keyboard.down(held);
+        }
         await pulled(this.page, [[box.x + box.width / 2, box.y + box.height / 2], await this.on(to)], 10);
+        if (held) {
+            await this.page.keyboard.up(held);
+        }
         await this.seen();
     }
 

@@ -18,6 +18,9 @@ final readonly class Base implements Proposes
 
     private const ROOM_STOPS = -1.5;
 
+    /** In little light the eye sees less colour (common practice, no source), percent. */
+    private const ROOM_DRAINED = 20;
+
     public function __construct(public BaseTone $tone)
     {
     }
@@ -57,7 +60,7 @@ final readonly class Base implements Proposes
     public static function proposals(Placed $placed): array
     {
         return $placed->source->kind->place($placed->stage->camera) === null ? []
-            : [new Proposal('room', 'Room lowered', self::class, ['exposure' => self::ROOM_STOPS], order: -100)];
+            : [new Proposal('room', 'Room lowered', self::class, ['exposure' => self::ROOM_STOPS, 'drained' => self::ROOM_DRAINED], order: -100)];
     }
 
     private function grade(Site $site): Grade

@@ -37,14 +37,14 @@ final readonly class Placed
         return array_values(array_filter(array_slice($this->plates, 1), static fn (PlacedPlate $plate): bool => $plate->isCutOut));
     }
 
+    /** @return list<PlacedPlate> subjects that are in the scene in some way */
+    public function those(Stance $stance): array
+    {
+        return array_values(array_filter($this->subjects(), static fn (PlacedPlate $plate): bool => $plate->stance === $stance));
+    }
+
     public function someone(Stance $stance): bool
     {
-        foreach ($this->subjects() as $plate) {
-            if ($plate->stance === $stance) {
-                return true;
-            }
-        }
-
-        return false;
+        return $this->those($stance) !== [];
     }
 }

@@ -16,9 +16,13 @@ use Aumbrel\Core\Kind\DrivenByValues;
 use Aumbrel\Core\Kind\Evenly;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Layer;
-use Aumbrel\Core\Kind\OneColour;
+use Aumbrel\Core\Kind\Placed;
+use Aumbrel\Core\Kind\PlacedPlate;
 use Aumbrel\Core\Kind\Plain;
+use Aumbrel\Core\Kind\Proposal;
+use Aumbrel\Core\Kind\Proposes;
 use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\Stance;
 use Aumbrel\Core\Kind\Surroundings;
 use Aumbrel\Core\Value\LightColourValue;
 use Aumbrel\Core\Value\NumberValue;
@@ -27,11 +31,14 @@ use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
 
 /** A rounded edge of a plate's outline, for frames and cut shapes: it shades as relief does, lights and shades apart. */
-final readonly class Chamfer implements Directed, Driven
+final readonly class Chamfer implements Directed, Driven, Proposes
 {
     use ByBearing;
     use DrivenByValues;
     use Plain;
+
+    /** How wide that of something that hangs is, of its shorter side. */
+    private const OF_SIZE = 0.06;
 
     /**
      * @param  float  $lights  how much of what turns toward the light is seen
@@ -83,6 +90,14 @@ final readonly class Chamfer implements Directed, Driven
         return new self($values->optionalText('of'), $values->number('width'), $share('roundness'), $values->number('smooth'), $share('lights'), $share('shades'), new Bearing($values->number('azimuth'), $values->number('elevation')), $values->object('colour', LightColour::class));
     }
 
+    /** On each plate that hangs: a frame, a bezel. */
+    public static function proposals(Placed $placed): array
+    {
+        return array_map(static fn (PlacedPlate $plate): Proposal => new Proposal(
+            "chamfer {$plate->id}", "Edge of {$plate->name}", self::class, ['of' => $plate->id, 'width' => round(max(2.0, self::OF_SIZE * $plate->size), 1)], 0.0, ticked: false, order: 114,
+        ), $placed->those(Stance::Hangs));
+    }
+
     public static function placed(Point $centre, float $span, ?string $plate = null): array
     {
         return ['of' => $plate, 'width' => round(max(2.0, 0.02 * $span), 1)];
@@ -104,7 +119,7 @@ final readonly class Chamfer implements Directed, Driven
         $seen = $site->seen(...);
         $shaded = new Shaded(new ChamferPlane($name, static fn (Window $window) => $seen($of, $window), $this->width, $this->roundness, $this->smooth, $site->window()), $this->bearing, $this->lights, $this->shades);
 
-        return [new Layer($site->mode(), new Evenly(1.0), $site->mode()->isLinear() ? OneColour::ofLight($colour) : new ShadedGrey($shaded), new ShadedLevel($site->level(), $shaded), recolours: true, within: $of)];
+        return [new Layer($site->mode(), new Evenly(1.0), $site->mode()->isLinear() ? ShadedLight::of($shaded, $colour) : new ShadedGrey($shaded), new ShadedLevel($site->level(), $shaded), recolours: true, within: $of)];
     }
 
     public function problem(Surroundings $around): ?string

@@ -19,9 +19,13 @@ use Aumbrel\Core\Kind\Evenly;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\LooksBelow;
-use Aumbrel\Core\Kind\OneColour;
+use Aumbrel\Core\Kind\Placed;
+use Aumbrel\Core\Kind\PlacedPlate;
 use Aumbrel\Core\Kind\Plain;
+use Aumbrel\Core\Kind\Proposal;
+use Aumbrel\Core\Kind\Proposes;
 use Aumbrel\Core\Kind\Site;
+use Aumbrel\Core\Kind\Stance;
 use Aumbrel\Core\Kind\Surroundings;
 use Aumbrel\Core\Picture\Pixels;
 use Aumbrel\Core\Seen\SeenPlate;
@@ -37,7 +41,7 @@ use Aumbrel\Core\Value\Values;
  * A surface whose texture answers the light: tones are heights, and shade = max(0, n.l) - max(0, lz). What is raised toward the
  * light brightens, what falls away from it darkens, what is flat stays as it is.
  */
-final readonly class Relief implements Directed, Driven, LooksBelow
+final readonly class Relief implements Directed, Driven, LooksBelow, Proposes
 {
     use ByBearing;
     use DrivenByValues;
@@ -115,6 +119,14 @@ final readonly class Relief implements Directed, Driven, LooksBelow
         return ['strength' => round(max(2.0, 0.02 * $span), 1), 'smooth' => round(max(0.8, 0.0016 * $span), 1)];
     }
 
+    /** That of the tones of each plate that hangs: of a cloth, a print, a carved sign. */
+    public static function proposals(Placed $placed): array
+    {
+        return array_map(static fn (PlacedPlate $plate): Proposal => new Proposal(
+            "relief {$plate->id}", "Relief of {$plate->name}", self::class, [...self::placed($plate->footing->middle, $plate->size), 'heights' => self::PLATE, 'of' => $plate->id], 0.0, ticked: false, order: 112,
+        ), $placed->those(Stance::Hangs));
+    }
+
     public function defaultMode(): BlendMode
     {
         return BlendMode::Illuminate;
@@ -138,7 +150,7 @@ final readonly class Relief implements Directed, Driven, LooksBelow
             return [];
         }
         $shaded = new Shaded($plane, $this->bearing, $this->share, gloss: $this->gloss, glossSize: $this->glossSize);
-        $tint = $site->mode()->isLinear() ? OneColour::ofLight($colour) : new ShadedGrey($shaded);
+        $tint = $site->mode()->isLinear() ? ShadedLight::of($shaded, $colour) : new ShadedGrey($shaded);
 
         return [new Layer($site->mode(), new Evenly(1.0), $tint, new ShadedLevel($site->level(), $shaded), recolours: true, within: $this->lights())];
     }

@@ -19,6 +19,7 @@ use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Level;
 use Aumbrel\Core\Kind\OneColour;
 use Aumbrel\Core\Kind\Placed;
+use Aumbrel\Core\Kind\PlacedPlate;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Proposal;
 use Aumbrel\Core\Kind\Proposes;
@@ -166,7 +167,10 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
         return ['lamp' => [round($foot->x), round($foot->y)], 'target' => [round($target->x), round($target->y)], 'height' => round($height), 'beam' => round($field / self::OPENNESS), 'field' => round($field)];
     }
 
-    /** A pool straight under the lamp on the floor, and on each wall before which it hangs; a small close one in the middle of each. */
+    /**
+     * A pool straight under the lamp on the floor, and on each wall before which it hangs; a small close one in the middle of
+     * each; and one on each plate that hangs there.
+     */
     public static function proposals(Placed $placed): array
     {
         $camera = $placed->stage->camera;
@@ -192,7 +196,31 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
             }
         }
 
-        return $all;
+        foreach ($placed->those(Stance::Hangs) as $plate) {
+            $all[] = self::onHanging($plate, $placed->stage, $lamp);
+        }
+
+        return array_values(array_filter($all));
+    }
+
+    /** What the same lamp throws on a plate that hangs, so wide that it holds the plate; null where the lamp stands behind its wall. */
+    private static function onHanging(PlacedPlate $plate, Stage $stage, Vector $lamp): ?Proposal
+    {
+        $camera = $stage->camera;
+        $surface = $stage->surfaceAt($plate->footing->middle);
+        $face = $stage->face($surface);
+        $there = $face?->seenAt($plate->footing->middle, $camera);
+        $height = $face === null ? 0.0 : $face->over($lamp);
+        $foot = $face === null ? null : $camera->seen($face->foot($lamp));
+        if ($there === null || $foot === null || $height < self::LOWEST) {
+            return null;
+        }
+        $far = $there->minus($lamp)->length();
+        $field = min(self::OPEN, 2 * rad2deg(atan2($plate->size, $far)), 2 * (self::FLATTEST - 5 - rad2deg(acos(min(1.0, $height / $far)))));
+        $values = ['surface' => $surface, 'beam' => round($field / self::OPENNESS, 1), 'field' => round($field, 1), 'lamp' => $foot->toArray(), 'target' => $plate->footing->middle->toArray()];
+
+        // of what falls straight under the lamp the cube of the cosine arrives there
+        return $field < 1 ? null : new Proposal("pool {$plate->id}", "Spot on {$plate->name}", self::class, $values, 0.0, $plate->id, true, 30, $plate->footing->middle, 2.0, ($height / $far) ** 3);
     }
 
     /** About a stop and a half over what is there at its middle. */

@@ -95,7 +95,7 @@ final class WallShadow implements Driven, Grounded, LiesUnder, Proposes, Pullabl
     /** One of all that hang. */
     public static function proposals(Placed $placed): array
     {
-        $hanging = array_values(array_filter($placed->subjects(), static fn (PlacedPlate $plate): bool => $plate->stance === Stance::Hangs));
+        $hanging = $placed->those(Stance::Hangs);
 
         return $hanging === [] ? [] : [new Proposal(
             'wall shadow', 'Shadow on the wall', self::class, ['of' => array_map(static fn (PlacedPlate $plate): string => $plate->id, $hanging), 'contact' => self::contactOf($hanging[0]->size)],

@@ -24,6 +24,11 @@ final readonly class Lamp implements Source
     /** A lamp that is seen stands before the camera: at most so much of the way to it. */
     private const NEAREST = 0.9;
 
+    /** Of a new one, in focal lengths: how wide it is, and how far it stands before a wall, or before what it lights. */
+    private const WIDTH = 0.02;
+
+    private const BEFORE = 0.2;
+
     private function __construct(private Point $at, private float $depth, private bool $isSeen, public float $width, private LightColour $colour)
     {
     }
@@ -59,9 +64,26 @@ final readonly class Lamp implements Source
         return new self($values->object('place', Point::class), $values->number('depth'), ! $values->toggle('unseen'), $values->number('width'), $values->object('colour', LightColour::class));
     }
 
-    public static function placed(Point $at, Camera $camera): array
+    public static function placed(Point $at, Stage $stage): array
     {
-        return [...self::movedTo($at, $camera), 'width' => round(0.02 * $camera->focal, 1)];
+        $focal = $stage->camera->focal;
+
+        return [...self::movedTo($at, $stage->camera), 'depth' => round(self::depthAt($at, $stage), 0), 'width' => round(self::WIDTH * $focal, 1)];
+    }
+
+    /**
+     * One that is placed on a wall stands before it; where no floor says how deep things stand, a little before what it lights.
+     * In the plane of what it lights it would only graze it.
+     */
+    private static function depthAt(Point $at, Stage $stage): float
+    {
+        $before = self::BEFORE * $stage->camera->focal;
+        $surface = $stage->surfaceAt($at);
+        if ($surface !== null && $surface !== Stage::FLOOR) {
+            return ($stage->face($surface)?->seenAt($at, $stage->camera)->z ?? 0.0) + $before;
+        }
+
+        return $stage->floor === null ? $before : 0.0;
     }
 
     public static function movedTo(Point $at, Camera $camera): array

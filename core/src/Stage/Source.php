@@ -32,7 +32,7 @@ interface Source
      *
      * @return array<string, mixed>
      */
-    public static function placed(Point $at, Camera $camera): array;
+    public static function placed(Point $at, Stage $stage): array;
 
     /**
      * The values that let it be seen at a place of the picture.

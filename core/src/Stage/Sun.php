@@ -59,9 +59,9 @@ final readonly class Sun implements Source
         return new self(new Bearing($values->number('azimuth'), $values->number('elevation')), $values->number('width'), $values->object('colour', LightColour::class));
     }
 
-    public static function placed(Point $at, Camera $camera): array
+    public static function placed(Point $at, Stage $stage): array
     {
-        $values = self::movedTo($at, $camera);
+        $values = self::movedTo($at, $stage->camera);
 
         return [...$values, 'colour' => ['kelvin' => self::byHeight($values['azimuth'], $values['elevation'])]];
     }

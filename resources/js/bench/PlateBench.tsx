@@ -15,12 +15,20 @@ export function BaseActions({ strip, gestures }: { strip: Strip; gestures: Gestu
     );
 }
 
+/** What follows from where light comes from. */
+export function DirectionActions({ strip, gestures }: { strip: Strip; gestures: Gestures }) {
+    return (
+        <div className="pt-0.5">
+            <Action label="Cast its shadows" title="By every source, and where it touches; each can be changed by itself" onPress={() => void gestures.castShadows(strip.id)} />
+        </div>
+    );
+}
+
 /** The point about which the plate is scaled and turned. */
 export function PlacingActions({ strip, gestures }: { strip: Strip; gestures: Gestures }) {
     const pivoting = useWork((state) => state.pivoting);
     return (
         <div className="flex flex-wrap gap-1.5 pt-0.5">
-            <Action label="Cast its shadows" title="By every source, and where it touches; each can be changed by itself" onPress={() => void gestures.castShadows(strip.id)} />
             <Action label="Grain as its neighbours" title="Its grain brought to that of what lies around it, as it is measured" onPress={() => void gestures.grainAlike(strip.id)} />
             <Action label="Move the pivot" title="The ring about which it is scaled and turned; or drag the ring with shift held" pressed={pivoting} onPress={() => work.pivot(!pivoting)} />
         </div>

@@ -138,13 +138,14 @@ export function PlateHandles(props: StripHandleProps) {
                     lens={lens}
                     at={corner}
                     label={`Corner ${index + 1}`}
+                    title={bends ? undefined : `Corner ${index + 1}: scales; with shift it goes by itself, in perspective`}
                     shape="quarter"
                     turn={turnOf(corner, centre) - 45}
                     colour={bends ? '#93a5e6' : undefined}
-                    onGrab={
-                        bends
+                    onGrab={(event) =>
+                        (bends || event.shiftKey
                             ? drag('Fit a corner', (at) => ({ fit: (fit ?? own).map((other, k): Point => (k === index ? roundPoint(toPicture(at)) : other)) }))
-                            : drag('Scale the plate', (at, from) => ({ scale: allowed('plate', 'scale', (scale * distance(at)) / distance(from), strip.values) }))
+                            : drag('Scale the plate', (at, from) => ({ scale: allowed('plate', 'scale', (scale * distance(at)) / distance(from), strip.values) })))(event)
                     }
                 />
             ))}

@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import type { Point, Scene, Wall } from '../../api/types';
+import type { Point, Scene } from '../../api/types';
 import { follow } from '../../ui/pointer';
 import { mapped } from '../../session/ground';
 import { everyStrip } from '../../session/strips';
-import { newKey } from '../../session/outbox';
+import { withWall } from '../../session/walls';
 import { STAGE } from '../../session/things';
 import { useWork, work, type Marking } from '../../session/store';
 import { Grip, Line } from '../handles/parts';
@@ -24,19 +24,12 @@ const NEW_HORIZON = 0.3;
 export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps & { marking: Exclude<Marking, null> }) {
     const [points, setPoints] = useState<Point[]>([]);
     const byCorners = marking === 'square' || marking === 'wall';
-    const walls = scene.stage.walls ?? [];
 
     useEscape(() => (work.mark(null), true));
 
     function write(values: Record<string, unknown>, label: string) {
         work.mark(null);
         void gestures.change(STAGE, { values: values as never }, label);
-    }
-
-    function wall(part: Partial<Wall>): Wall {
-        const names = walls.map((other) => other.name);
-        const name = Array.from({ length: walls.length + 1 }, (_, k) => (k === 0 ? 'Wall' : `Wall ${k + 1}`)).find((free) => !names.includes(free)) ?? 'Wall';
-        return { id: newKey().slice(0, 12), name, ...part };
     }
 
     function finish(marked: Point[]) {
@@ -55,14 +48,14 @@ export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps &
             case 'square':
                 return write({ floor: { corners: clockwise(marked) } }, 'Mark the floor by a square');
             case 'wall':
-                return write({ walls: [...walls, wall({ corners: clockwise(marked) })] }, 'Mark a wall');
+                return write({ walls: withWall(scene, { corners: clockwise(marked) }) }, 'Mark a wall');
             case 'mirror': {
                 const { chosen } = useWork.getState();
                 work.mark(null);
                 return void (chosen && gestures.mirror(chosen, { line: [from, to] }));
             }
             case 'foot':
-                return write({ walls: [...walls, wall({ foot: line, height: Math.round(scene.height * NEW_HEIGHT) })] }, 'Mark a wall');
+                return write({ walls: withWall(scene, { foot: line, height: Math.round(scene.height * NEW_HEIGHT) }) }, 'Mark a wall');
         }
     }
 

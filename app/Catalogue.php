@@ -17,9 +17,9 @@ use Aumbrel\Core\Kind\LiesUnder;
 use Aumbrel\Core\Kind\Likens;
 use Aumbrel\Core\Kind\MaskKind;
 use Aumbrel\Core\Kind\Painted;
+use Aumbrel\Core\Kind\Pairs;
 use Aumbrel\Core\Kind\Pullable;
 use Aumbrel\Core\Kind\Shines;
-use Aumbrel\Core\Kind\Splits;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Stage\SceneSource;
@@ -109,7 +109,7 @@ final class Catalogue
                 is_subclass_of($kind, Pullable::class) => $kind::line(),
                 default => null,
             },
-            'liesUnder' => is_subclass_of($kind, LiesUnder::class), 'tip' => is_subclass_of($kind, Painted::class) ? $kind::tip() : null, 'splits' => is_subclass_of($kind, Splits::class), 'likens' => is_subclass_of($kind, Likens::class), 'shines' => is_subclass_of($kind, Shines::class) ? ($kind::traces() ? 'lines' : 'areas') : null, 'hangsOn' => is_subclass_of($kind, Driven::class) ? array_map(static fn (string $source): string => $source::key(), $kind::hangsOn()) : [],
+            'liesUnder' => is_subclass_of($kind, LiesUnder::class), 'tip' => is_subclass_of($kind, Painted::class) ? $kind::tip() : null, 'pair' => is_subclass_of($kind, Pairs::class) ? ['label' => $kind::pairLabel(), 'hint' => $kind::pairHint()] : null, 'likens' => is_subclass_of($kind, Likens::class), 'shines' => is_subclass_of($kind, Shines::class) ? ($kind::traces() ? 'lines' : 'areas') : null, 'hangsOn' => is_subclass_of($kind, Driven::class) ? array_map(static fn (string $source): string => $source::key(), $kind::hangsOn()) : [],
             'parameters' => self::parameters($kind::key(), $kind::parameters()),
         ];
     }

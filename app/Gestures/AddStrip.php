@@ -23,7 +23,6 @@ use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Reading\Pictures;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Stage\SceneSource;
-use Aumbrel\Core\Stage\Stage;
 
 /**
  * A new strip of a kind: on the plate that it is meant for, else lying well in what is looked at, or along a line that was drawn
@@ -105,11 +104,6 @@ final class AddStrip extends Gesture
         $corners = $wall?->corners($stage->camera) ?? [];
 
         return $wall === null || $corners === [] ? [] : $class::placedOn($wall->id, $corners);
-    }
-
-    private static function stage(FlatScene $scene): Stage
-    {
-        return Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size());
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gestures;
 
 use App\Scenes\FlatScene;
+use Aumbrel\Core\Stage\Stage;
 
 /** The rules of something new that lies well in the part of the scene that is looked at. */
 trait Placed
@@ -18,6 +19,12 @@ trait Placed
             'centre.*' => 'numeric|between:-1000000,1000000',
             'span' => 'required|numeric|between:1,1000000',
         ];
+    }
+
+    /** Floor, walls and camera of a scene. */
+    private static function stage(FlatScene $scene): Stage
+    {
+        return Stage::read($scene->part(FlatScene::STAGE), 'stage', ...$scene->size());
     }
 
     /** What is made while a plate is chosen, or something on it, is meant for that plate. */

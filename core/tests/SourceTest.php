@@ -267,7 +267,7 @@ it('offers what belongs to a lamp, by how the plates stand', function (): void {
     [$room, $cast, $pool, $close] = $offered;
     // the shadow of all that stands, as dense as the lamp's share of the light there
     expect($cast->values['of'])->toBe(['near', 'far'])->and($cast->amount)->toBeGreaterThan(20.0)->and($cast->amount)->toBeLessThan(100.0);
-    expect($room->values)->toBe(['exposure' => -1.5])->and($pool->ticked)->toBeTrue()->and($close->ticked)->toBeFalse()->and($pool->confinedTo)->toBe('ground');
+    expect($room->values)->toBe(['exposure' => -1.5, 'drained' => 20])->and($pool->ticked)->toBeTrue()->and($close->ticked)->toBeFalse()->and($pool->confinedTo)->toBe('ground');
     // two stops over what is there: 1 + E = 4 where E without a level is 1; the close one half as much
     expect($pool->level)->toEqualWithDelta(log(3, 2), 0.01)->and($close->level)->toEqualWithDelta(0.0, 0.01);
     // where it is bright already it does not burn out

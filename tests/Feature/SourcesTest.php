@@ -142,7 +142,7 @@ it('lets a plate walk in space, and marks its feet', function (): void {
 it('adds two gels that share one line over the chosen plate, paints that line, and lets one stand on its own', function (): void {
     $scene = litScene();
     $figure = $scene['strips'][1]['id'];
-    $scene = gestured($scene, 'add-split', ['kind' => 'wash', 'centre' => [48, 32], 'span' => 64, 'above' => $figure]);
+    $scene = gestured($scene, 'add-pair', ['kind' => 'wash', 'centre' => [48, 32], 'span' => 64, 'above' => $figure]);
     [, , $one, $other] = $scene['strips'];
     expect($one['confinedTo'])->toBe($figure)->and($other)->toMatchArray(['complements' => $one['id'], 'confinedTo' => $figure, 'mode' => 'hard light', 'masks' => []])
         // upright through the middle of what is there of the plate
@@ -159,7 +159,21 @@ it('adds two gels that share one line over the chosen plate, paints that line, a
     test()->postJson("/api/scenes/{$scene['id']}/undo", [])->assertOk();
     $left = gestured($scene, 'remove-strip', ['strip' => $one['id'], 'revision' => $scene['strips'][2]['revision']]);
     expect($left['strips'][2]['masks'])->toHaveCount(3)->and($left['strips'][2])->not->toHaveKey('complements');
-    test()->postJson("/api/scenes/{$scene['id']}/gestures/add-split", ['kind' => 'rim', 'centre' => [48, 32], 'span' => 64])->assertStatus(422);
+    test()->postJson("/api/scenes/{$scene['id']}/gestures/add-pair", ['kind' => 'rim', 'centre' => [48, 32], 'span' => 64])->assertStatus(422);
+});
+
+it('adds two ramps that darken sky and ground, each to the horizon', function (): void {
+    $lit = litScene();
+    $scene = gestured($lit, 'add-pair', ['kind' => 'fill', 'centre' => [48, 32], 'span' => 64]);
+    [$sky, $ground] = array_values(array_filter($scene['strips'], static fn (array $strip): bool => $strip['kind'] === 'fill'));
+    [$middle, $height] = [$scene['width'] / 2, $scene['height']];
+    expect([$sky['name'], $ground['name']])->toBe(['Sky', 'Ground'])
+        ->and($sky['values'])->toMatchArray(['filled' => 'a linear ramp', 'from' => [$middle, 0], 'to' => [$middle, 20]])
+        ->and($ground['values'])->toMatchArray(['filled' => 'a linear ramp', 'from' => [$middle, $height], 'to' => [$middle, 20]])
+        ->and($sky['masks'])->toBe([])->and($ground['complements'] ?? null)->toBeNull()
+        ->and($scene['undo'])->toBe('Add Sky and ground');
+    // one step takes both away
+    expect(test()->postJson("/api/scenes/{$scene['id']}/undo", [])->json('strips'))->toHaveCount(count($lit['strips']));
 });
 
 it('picks the colour of a dark place too: it need not shine', function (): void {

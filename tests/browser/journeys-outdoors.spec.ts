@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { causeway, mud, pilot, sails, stall, willow } from './marsh';
+import { beds, causeway, mud, pilot, sails, stall, willow } from './marsh';
 import { Walk } from './walk';
 
 /*
@@ -145,4 +145,39 @@ test('14, soft back light: the average colour of the picture from behind, the bu
     // the face comes up
     expect(after.luma([218, 200], 8)).toBeGreaterThan(walk.before.luma([218, 200], 8) + 4);
     expect(after.luma([218, 200], 8)).toBeGreaterThan(after.luma([240, 300], 8));
+});
+
+test('19, green dusk over the oyster beds: sky and mud darkened by two ramps, coloured haze from a corner, the beds left clear', async ({ page }) => {
+    const walk = await Walk.begin(page, { number: 19, name: 'Green dusk over the oyster beds', allowed: 9, ends: 'direction, reach, colour and strength of the haze are one handle each, and both ramps stay' }, beds);
+    await walk.add(/^Sky and ground/);
+    await walk.colour('Ramp: its colour', '#4d6b5e');
+    // it is drawn to where the beds begin
+    await walk.add(/^Haze A veil/, [[636, 4], [400, 200]]);
+    await walk.colour('Ramp: its colour', '#b9e8b0');
+    const [sky, ground] = (await walk.strips()).filter(({ kind }) => kind === 'fill');
+    expect([sky!.name, ground!.name]).toEqual(['Sky', 'Ground']);
+    expect((sky!.values.stops as { colour: string }[]).map(({ colour }) => colour)).toEqual(['#4d6b5e', '#4d6b5e']);
+    const after = await walk.ends();
+    const share = (place: [number, number], reach = 8) => after.luma(place, reach) / walk.before.luma(place, reach);
+    // the sky is darkest above, the mud below; in the distance hardly anything changes
+    expect(share([60, 20])).toBeLessThan(0.6);
+    expect(share([60, 20])).toBeLessThan(share([60, 100]));
+    expect(share([320, 395])).toBeLessThan(share([320, 260]) - 0.1);
+    // slate green above: green over both others, which were even
+    const [red, green, blue] = after.mean([60, 20], 10);
+    expect(green!).toBeGreaterThan(Math.max(red!, blue!));
+    // the haze comes from its corner and is green
+    const lit = (x: number) => after.luma([x, 60], 6) / walk.before.luma([x, 60], 6);
+    expect(lit(620)).toBeGreaterThan(lit(420));
+    expect(lit(420)).toBeGreaterThan(lit(220) - 0.02);
+    const [r, g, b] = after.mean([610, 60], 8);
+    expect(g! - Math.max(r!, b!)).toBeGreaterThan(15);
+    // the beds have hardly any of it
+    const greener = (place: [number, number]) => {
+        const [of, was] = [after.mean(place, 5), walk.before.mean(place, 5)];
+        return of[1] / of[0] - was[1] / was[0];
+    };
+    for (const bed of [[150, 300], [440, 256], [560, 345]] as [number, number][]) {
+        expect(greener(bed)).toBeLessThan(0.4 * greener([610, 60]));
+    }
 });

@@ -6,18 +6,20 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\LightColour;
+use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kind\Everywhere;
 use Aumbrel\Core\Kind\Family;
 use Aumbrel\Core\Kind\LaidRamp;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\Level;
 use Aumbrel\Core\Kind\OneColour;
+use Aumbrel\Core\Kind\Pairs;
 use Aumbrel\Core\Kind\Plain;
 use Aumbrel\Core\Kind\Site;
-use Aumbrel\Core\Kind\Splits;
 use Aumbrel\Core\Kind\Surroundings;
 use Aumbrel\Core\Ramp\ColourRamp;
 use Aumbrel\Core\Ramp\ToneRamp;
+use Aumbrel\Core\Stage\Stage;
 use Aumbrel\Core\Value\ChoiceValue;
 use Aumbrel\Core\Value\LightColourValue;
 use Aumbrel\Core\Value\ToneRampValue;
@@ -27,9 +29,12 @@ use Aumbrel\Core\Value\Values;
  * Colour over everything that its masks leave: plain, keyed by the tones below, so that black stays black, or a ramp from one
  * colour of light to another.
  */
-final readonly class Wash implements Splits
+final readonly class Wash implements Pairs
 {
     use Plain;
+
+    /** How far one of a pair goes over into the other, of the width of what they lie on. */
+    private const SOFT = 0.3;
 
     private const KEYED = ['plain', 'by tones', LaidRamp::LINEAR, LaidRamp::RADIAL];
 
@@ -77,12 +82,24 @@ final readonly class Wash implements Splits
         return new self($values->object('colour', LightColour::class), $values->text('keyed') === self::KEYED[1], $values->optional('ramp', ToneRamp::class), LaidRamp::from($values, 'keyed'), Following::from($values, false));
     }
 
-    /** Two gels by tones, in hard light, at nine tenths (common practice, no source). */
-    public static function pair(): array
+    public static function pairLabel(): string
     {
-        $gel = static fn (string $colour): array => ['mode' => BlendMode::HardLight->value, 'level' => -0.15, 'values' => ['colour' => ['swatch' => $colour], 'keyed' => self::KEYED[1]]];
+        return 'Split pair';
+    }
 
-        return [$gel('#ff4a24'), $gel('#2a7bff')];
+    public static function pairHint(): string
+    {
+        return 'Two gels that share one line';
+    }
+
+    /** Two gels by tones, in hard light, at nine tenths (common practice, no source): where the one ends the other begins, along a soft line through the middle. */
+    public static function pair(Point $middle, float $width, Stage $stage): array
+    {
+        $gel = static fn (string $name, string $colour): array => ['name' => $name, 'mode' => BlendMode::HardLight->value, 'level' => -0.15, 'values' => ['colour' => ['swatch' => $colour], 'keyed' => self::KEYED[1]]];
+        $soft = $width * self::SOFT / 2;
+        $line = ['kind' => 'linear', 'values' => ['from' => [round($middle->x - $soft, 1), round($middle->y, 1)], 'to' => [round($middle->x + $soft, 1), round($middle->y, 1)], 'smooth' => true]];
+
+        return [[...$gel('Gel, one side', '#ff4a24'), 'masks' => [$line]], [...$gel('Gel, other side', '#2a7bff'), 'complements' => true]];
     }
 
     /** A stop down: the whole picture takes it. */

@@ -302,7 +302,7 @@ export type Parameter = {
     says: string;
 };
 
-export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; /** from where to where the line goes that it is placed by */ drawn: string | null; /** the plate that it is meant for covers it */ liesUnder: boolean; /** what its brush leaves, when it is painted */ tip: string | null; /** two make a pair that shares one line */ splits: boolean; /** it brings colours to others */ likens: boolean; /** what of what is drawn shines: what is enclosed, or the lines themselves */ shines: 'areas' | 'lines' | null; /** kinds of source */ hangsOn: string[]; parameters: Parameter[] };
+export type StripKind = { key: string; label: string; hint: string; family: string; course: string; fadesInStops: boolean; /** from where to where the line goes that it is placed by */ drawn: string | null; /** the plate that it is meant for covers it */ liesUnder: boolean; /** what its brush leaves, when it is painted */ tip: string | null; /** two are added together */ pair: { label: string; hint: string } | null; /** it brings colours to others */ likens: boolean; /** what of what is drawn shines: what is enclosed, or the lines themselves */ shines: 'areas' | 'lines' | null; /** kinds of source */ hangsOn: string[]; parameters: Parameter[] };
 
 export type SourceKind = { key: string; label: string; hint: string; parameters: Parameter[] };
 

@@ -14,7 +14,16 @@ export function ColourRampField({ label, stops, hand }: { label: string; stops: 
             parts={{ colour: true, share: { name: 'opacity', label: 'Opacity' } }}
             words={{ stop: 'Stop', add: `Add a stop to ${label.toLowerCase()}` }}
             taken={(kept) => kept.stops}
+            more={<WholeColour label={label} stops={stops} hand={hand} />}
         />
+    );
+}
+
+/** The one colour of a ramp that only comes and goes; one of several colours has none. */
+function WholeColour({ label, stops, hand }: { label: string; stops: ColourStop[]; hand: Hand<ColourStop[]> }) {
+    const colour = stops[0]?.colour;
+    return colour === undefined || stops.some((stop) => stop.colour !== colour) ? null : (
+        <input type="color" aria-label={`${label}: its colour`} title="Its colour, at all stops" className="h-6 w-8 shrink-0 rounded-sm border border-line bg-well p-0.5" value={colour} onChange={(event) => hand.nudge(stops.map((stop) => ({ ...stop, colour: event.target.value })))} />
     );
 }
 

@@ -51,11 +51,11 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
         });
     }
 
-    function split(kind: StripKind) {
+    function addPair(kind: StripKind, label: string) {
         setOpen(false);
         const { camera, chosen } = useWork.getState();
         const { centre, span } = lookedAt(camera, scene);
-        void gestures.addSplit(kind.key, centre, span, chosen === null || isPart(chosen) ? null : chosen);
+        void gestures.addPair(kind.key, label, centre, span, chosen === null || isPart(chosen) ? null : chosen);
     }
 
     return (
@@ -81,7 +81,7 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
                                     <span className="block text-quiet">{kind.hint}</span>
                                 </span>
                             </button>,
-                            ...(kind.splits ? [<Pair key={`${kind.key} pair`} kind={kind} onPress={() => split(kind)} />] : []),
+                            ...(kind.pair ? [<Pair key={`${kind.key} pair`} kind={kind} {...kind.pair} onPress={addPair} />] : []),
                         ])}
                     </Popover.Content>
                 </Popover.Portal>
@@ -104,15 +104,15 @@ export function Shelf({ scene, gestures }: { scene: Scene; gestures: Gestures })
     );
 }
 
-function Pair({ kind, onPress }: { kind: StripKind; onPress: () => void }) {
+function Pair({ kind, label, hint, onPress }: { kind: StripKind; label: string; hint: string; onPress: (kind: StripKind, label: string) => void }) {
     return (
-        <button className="flex w-full items-start gap-2.5 rounded-sm px-2.5 py-1.5 text-left hover:bg-raised" onClick={onPress}>
+        <button className="flex w-full items-start gap-2.5 rounded-sm px-2.5 py-1.5 text-left hover:bg-raised" onClick={() => onPress(kind, label)}>
             <span className="mt-0.5" style={{ color: accents[kind.family] }}>
                 <SquareSplitHorizontal size={16} aria-hidden />
             </span>
             <span>
-                <span className="block font-medium">Split pair</span>
-                <span className="block text-quiet">Two gels that share one line</span>
+                <span className="block font-medium">{label}</span>
+                <span className="block text-quiet">{hint}</span>
             </span>
         </button>
     );

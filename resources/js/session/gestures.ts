@@ -109,8 +109,8 @@ export class Gestures {
     }
 
     /** Two lights that share one line, which is in hand at once. */
-    async addSplit(kind: string, centre: [number, number], span: number, above: string | null): Promise<void> {
-        await this.add(this.outbox.entry({ label: 'Add a split pair', path: 'gestures/add-split', body: { kind, centre, span, above } satisfies Placing }));
+    async addPair(kind: string, label: string, centre: [number, number], span: number, above: string | null): Promise<void> {
+        await this.add(this.outbox.entry({ label: `Add ${label}`, path: 'gestures/add-pair', body: { kind, centre, span, above } satisfies Placing }));
         const { chosen } = useWork.getState();
         const line = this.strips().find((strip) => strip.id === chosen)?.masks[0];
         if (chosen !== null && line) {

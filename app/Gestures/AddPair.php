@@ -7,21 +7,16 @@ namespace App\Gestures;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneStore;
 use Aumbrel\Core\Fault\SceneError;
+use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Kind\Pairs;
 use Aumbrel\Core\Kind\Pictured;
-use Aumbrel\Core\Kind\Splits;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
 
-/**
- * Two lights that share one line: where the one ends the other begins. Over the chosen plate, or over what is looked at; the
- * line runs upright through its middle, softly.
- */
-final class AddSplit extends Gesture
+/** Two strips of a kind that belong together, over the chosen plate, or over what is looked at. */
+final class AddPair extends Gesture
 {
     use Placed;
-
-    /** How far the one goes over into the other, of the width of what they lie on. */
-    private const SOFT = 0.3;
 
     public function __construct(private readonly SceneStore $store)
     {
@@ -34,29 +29,41 @@ final class AddSplit extends Gesture
 
     public function label(Asked $asked): string
     {
-        return 'Add a split pair';
+        return "Add {$this->kind($asked)::pairLabel()}";
     }
 
     public function onto(FlatScene $scene, Asked $asked): FlatScene
     {
-        $kind = Registry::kinds()->strip($asked->text('kind'), 'kind');
-        if (! is_subclass_of($kind, Splits::class)) {
-            throw new SceneError('kind', "a {$kind::key()} is not split");
-        }
+        $kind = $this->kind($asked);
         $above = $asked->optionalText('above');
         $plate = self::meantFor($scene, $above);
         [$x, $y, $width] = $this->middle($scene, $asked, $plate);
-        $soft = $width * self::SOFT / 2;
-        $line = ['id' => FlatScene::newId(), 'kind' => 'linear', 'values' => ['from' => [round($x - $soft, 1), round($y, 1)], 'to' => [round($x + $soft, 1), round($y, 1)], 'smooth' => true]];
-        [$first, $second] = $kind::pair();
-        $ids = [FlatScene::newId(), FlatScene::newId()];
-        foreach ([[$first, ['masks' => [$line]]], [$second, ['complements' => $ids[0], 'masks' => []]]] as $at => [$fields, $falloff]) {
+        $below = $above;
+        $lower = null;
+        foreach ($kind::pair(new Point($x, $y), $width, self::stage($scene)) as $fields) {
+            $id = FlatScene::newId();
             $scene = $scene->inserted([
-                'id' => $ids[$at], 'kind' => $kind::key(), 'name' => $scene->freeName($at === 0 ? 'Gel, one side' : 'Gel, other side'), ...$fields, ...$falloff, ...($plate === null ? [] : ['confinedTo' => $plate]),
-            ], $at === 0 ? $above : $ids[0]);
+                ...$fields, 'id' => $id, 'kind' => $kind::key(), 'name' => $scene->freeName($fields['name']),
+                'masks' => array_map(static fn (array $mask): array => ['id' => FlatScene::newId(), ...$mask], $fields['masks'] ?? []),
+                ...(($fields['complements'] ?? false) ? ['complements' => $lower] : []), ...($plate === null ? [] : ['confinedTo' => $plate]),
+            ], $below);
+            $lower ??= $id;
+            $below = $id;
         }
 
         return $scene;
+    }
+
+    /**
+     * @return class-string<Pairs>
+     *
+     * @throws SceneError for a kind that does not come in pairs
+     */
+    private function kind(Asked $asked): string
+    {
+        $kind = Registry::kinds()->strip($asked->text('kind'), 'kind');
+
+        return is_subclass_of($kind, Pairs::class) ? $kind : throw new SceneError('kind', "a {$kind::key()} does not come in pairs");
     }
 
     /** @return array{float, float, float} of what they lie on: the middle and the width, scene pixels */

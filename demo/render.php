@@ -17,6 +17,7 @@ use Demo\HutWall;
 use Demo\Lantern;
 use Demo\Loft;
 use Demo\Pennant;
+use Demo\Quay;
 use Demo\Shapes;
 use Demo\Shed;
 use Demo\Winch;
@@ -30,7 +31,7 @@ use Demo\Winch;
  */
 
 require dirname(__DIR__).'/vendor/autoload.php';
-foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern', 'Figurehead', 'Loft', 'Floats', 'Winch', 'Buoy', 'HutWall', 'Barometer', 'Shed', 'Pennant', 'Beds', 'Hull', 'Cat'] as $class) {
+foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern', 'Figurehead', 'Loft', 'Floats', 'Winch', 'Buoy', 'HutWall', 'Barometer', 'Shed', 'Pennant', 'Beds', 'Hull', 'Cat', 'Quay'] as $class) {
     require __DIR__."/studio/{$class}.php";
 }
 
@@ -124,7 +125,7 @@ foreach ($argv as $word) {
     $grid = preg_match('/^--grid=(\d)$/', $word, $found) === 1 ? (int) $found[1] : $grid;
     $size = preg_match('/^--size=([\d.]+)$/', $word, $found) === 1 ? (float) $found[1] : $size;
 }
-foreach ([new Boardwalk, new Heron, new Lantern, new Figurehead, new Loft, new Floats, new Winch, new Buoy, new HutWall, new Barometer, new Shed, new Pennant, new Beds, new Hull, new Cat] as $subject) {
+foreach ([new Boardwalk, new Heron, new Lantern, new Figurehead, new Loft, new Floats, new Winch, new Buoy, new HutWall, new Barometer, new Shed, new Pennant, new Beds, new Hull, new Cat, new Quay] as $subject) {
     if ($names !== [] && ! in_array($subject->name(), $names, true)) {
         continue;
     }

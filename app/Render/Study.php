@@ -16,6 +16,7 @@ enum Study: string
     case Vanished = 'vanished';
     case Box = 'box';
     case Outline = 'outline';
+    case Feet = 'feet';
 
     /** The line along edges between two places: x and y of each. */
     case Edge = 'edge';
@@ -34,6 +35,7 @@ enum Study: string
             self::Mean => $plate->mean()?->toHex(),
             self::Vanished => $plate->vanished(),
             self::Box => $plate->box()?->toArray() ?? [],
+            self::Feet => $plate->feet(),
             self::Edge => $plate->edge(new Point($numbers[0], $numbers[1]), new Point($numbers[2], $numbers[3])),
             self::Guess => $plate->guess(count($numbers) === 2 ? new Point($numbers[0], $numbers[1]) : new Bounds($numbers[0], $numbers[1], $numbers[2], $numbers[3])),
             self::Outline => array_map(static fn (array $ring): array => array_map(static fn (array $point): array => [round($point[0], 1), round($point[1], 1)], $ring), $plate->outline()),

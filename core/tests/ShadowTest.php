@@ -262,6 +262,63 @@ it('touches both feet of what stands aslant', function (): void {
     }
 });
 
+/** Three legs that meet on top, the middle one behind: 160 x 120, their feet at (12, 112), (80, 88) and (148, 112). */
+function tripod(bool $isSolid = false): Flat
+{
+    return new Flat(160, 120, static fn (int $x, int $y): array => [90, 80, 70, isTripod($x, $y, $isSolid) ? 255 : 0]);
+}
+
+function isTripod(int $x, int $y, bool $isSolid = false): bool
+{
+    $beside = min(array_map(static fn (array $foot): float => $y > $foot[1] ? INF : abs($x + 0.5 - 80 - ($foot[0] - 80) * ($y - 8) / ($foot[1] - 8)), [[12, 112], [80, 88], [148, 112]]));
+    $solid = $isSolid && $y >= 8 && $y < 112 - abs(min(24, 24 * (1 - abs($x - 80) / 68))) && abs($x + 0.5 - 80) <= 68 * ($y - 8) / 104;
+
+    return $y >= 8 && ($solid || $beside < 4);
+}
+
+it('starts at each foot of what stands on three, and has no seam where its sheet is folded', function (float $azimuth, float $elevation): void {
+    $feet = [[12, 112], [80, 88], [148, 112]];
+    $scene = shadowScene([sharp(['azimuth' => $azimuth, 'elevation' => $elevation])], ['place' => [120, 130], 'feet' => $feet]);
+    $shade = shade($scene, ['post' => tripod()]);
+    $dark = static fn (array $of, float $x, float $y): float => $of[(int) floor($y) * 400 + (int) floor($x)];
+    // the way of the shadow on the ground in the picture: where the foot of a leg goes and where a little above it is thrown
+    foreach ($feet as [$x, $y]) {
+        [$fx, $fy] = [120 + $x, 130 + $y];
+        $nearest = INF;
+        for ($dy = -6; $dy <= 6; $dy++) {
+            for ($dx = -6; $dx <= 6; $dx++) {
+                $nearest = $dark($shade, $fx + $dx, $fy + $dy) > 0.5 ? min($nearest, hypot($dx, $dy)) : $nearest;
+            }
+        }
+        expect($nearest)->toBeLessThan(1.5);
+    }
+    // one flat sheet misses the foot behind by the way between both rows
+    $flat = shade(shadowScene([sharp(['azimuth' => $azimuth, 'elevation' => $elevation])], ['place' => [120, 130], 'feet' => [$feet[0], $feet[2]]]), ['post' => tripod()]);
+    expect($dark($flat, 200, 218))->toBeLessThan(0.5);
+    // a solid one: what lies between darkness is dark
+    $whole = shade($scene, ['post' => tripod(true)]);
+    $least = 1.0;
+    for ($y = 110; $y < 290; $y++) {
+        for ($x = 6; $x < 394; $x++) {
+            $around = min($dark($whole, $x - 4, $y), $dark($whole, $x + 4, $y), $dark($whole, $x, $y - 4), $dark($whole, $x, $y + 4));
+            $least = $around > 0.95 ? min($least, $dark($whole, $x, $y)) : $least;
+        }
+    }
+    expect($least)->toBeGreaterThan(0.85);
+})->with([[54, -44], [130, -50], [70, -60]]);
+
+it('finds the ends of legs by the lower edge of a cut-out', function (): void {
+    $of = static fn (callable $isThere): array => Aumbrel\Core\CutOut\FoundFeet::of(array_map(static fn (int $k): float => $isThere($k % 160, intdiv($k, 160)) ? 1.0 : 0.0, range(0, 160 * 120 - 1)), 160, 120);
+    $feet = $of(isTripod(...));
+    expect($feet)->toHaveCount(3);
+    foreach ([[12, 113], [80, 89], [148, 113]] as $at => [$x, $y]) {
+        expect($feet[$at][0])->toEqualWithDelta($x, 2.5)->and($feet[$at][1])->toEqualWithDelta($y, 1.5);
+    }
+    // a block has one, in the middle of its sole; what hangs high up is none
+    expect($of(static fn (int $x, int $y): bool => ($x >= 40 && $x < 90 && $y >= 10 && $y < 100) || ($x >= 90 && $x < 130 && $y >= 20 && $y < 40)))->toEqual([[65.0, 100.0]])
+        ->and($of(static fn (): bool => false))->toBe([]);
+});
+
 it('climbs a wall, continuous at its foot', function (): void {
     $wall = ['stage' => ['floor' => ['horizon' => 100, 'contact' => [[0, 250], [400, 250]]], 'walls' => [['id' => 'back', 'foot' => [[0, 185], [400, 185]], 'height' => 400]]]];
     // from the front: thrown away from the viewer, up the wall behind

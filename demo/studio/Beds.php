@@ -127,7 +127,7 @@ final class Beds implements Subject
             $cloud = Shapes::clouds($u * 2.4 + 1, $v * 8 + 2, 5);
             $shade = 1 - 0.55 * max(0.0, min(1.0, ($cloud - 0.42) * 3.4)) * (1 - exp(-9 * $v));
             [$r, $g, $b] = [$r * $shade, $g * $shade, $b * (0.2 + 0.8 * $shade)];
-            $hills = 0.022 + 0.034 * Shapes::clouds($u * 2.2 + 12, 3.3, 3) + 0.003 * Shapes::noise($u * 140, 4.0);
+            $hills = 0.010 + 0.015 * Shapes::clouds($u * 2.2 + 12, 3.3, 3) + 0.003 * Shapes::noise($u * 140, 4.0);
             if ($v < $hills) {
                 return [0.3 * $r + 0.03, 0.3 * $g + 0.04, 0.3 * $b + 0.055];
             }

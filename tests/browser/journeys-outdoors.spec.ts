@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beds, causeway, mud, pilot, sails, stall, willow } from './marsh';
+import { beds, causeway, mud, pilot, sails, stall, willow, winch } from './marsh';
 import { Walk } from './walk';
 
 /*
@@ -39,6 +39,43 @@ test('1, low sun behind the pilot: a sun, what belongs to it, the rest along; al
     // bright tones were warmed, the dark water is a little cool still
     expect(after.warmth([270, 390], 6)).toBeGreaterThan(walk.before.warmth([270, 390], 6) + 10);
     expect(after.warmth([60, 260], 8)).toBeLessThan(0);
+});
+
+test('3, the winch without a shadow: three legs at different depths, light from the right, stones that stay readable', async ({ page }) => {
+    const walk = await Walk.begin(page, { number: 3, name: 'The winch without a shadow', allowed: 8, ends: 'the shadow starts at all feet, softens and thins with distance, and the stones stay readable' }, winch);
+    await walk.button('Stage');
+    await walk.button('Horizon and contact row');
+    await walk.drag([[120, 345], [540, 345]]);
+    await walk.point([330, 200]);
+    await walk.button('Find its feet');
+    await walk.button('Cast its shadows');
+    await walk.press(page.locator('[data-strip][aria-label^="Shadow of Winch"]'));
+    await walk.handle('Tip', [120, 400]);
+    const cast = await walk.strip('cast');
+    expect((cast.values as { azimuth: number }).azimuth).toBeLessThan(80);
+    const after = await walk.ends();
+    const share = ([x, y]: [number, number], reach = 1) => after.luma([x, y], reach) / walk.before.luma([x, y], reach);
+    // it starts at each foot: within two pixels beside it the ground is dark
+    for (const [x, y] of [[225, 341], [344, 309], [428, 348]] as const) {
+        const beside = Array.from({ length: 10 }, (_, k) => share([x - 10 + k, y + 2], 0));
+        expect(Math.min(...beside), `the foot at ${x}, ${y}`).toBeLessThan(0.72);
+    }
+    // on the other side of the feet there is none
+    for (const [x, y] of [[246, 341], [362, 309], [448, 348]] as const) {
+        expect(share([x, y])).toBeGreaterThan(0.95);
+    }
+    // it thins and softens on its way: darkest near the feet
+    const near = Math.min(...Array.from({ length: 40 }, (_, k) => share([190 + k, 346], 0)));
+    const far = Math.min(...Array.from({ length: 60 }, (_, k) => share([90 + k, 398], 1)));
+    expect(far).toBeGreaterThan(near + 0.08);
+    expect(far).toBeLessThan(0.97);
+    // the stones in it can be read: as coarse as they were, of their brightness
+    const coarse = (seen: typeof after) => {
+        const lumas = Array.from({ length: 400 }, (_, k) => seen.luma([215 + (k % 40), 352 + Math.floor(k / 40)], 0));
+        const mean = lumas.reduce((sum, value) => sum + value / lumas.length, 0);
+        return Math.sqrt(lumas.reduce((sum, value) => sum + (value - mean) ** 2 / lumas.length, 0)) / mean;
+    };
+    expect(coarse(after)).toBeGreaterThan(0.8 * coarse(walk.before));
 });
 
 test('4, drizzle on the causeway: haze from above, thinner in the darks, a post cut free, a muted tint, punch', async ({ page }) => {

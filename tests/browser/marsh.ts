@@ -88,3 +88,16 @@ export const shed: Start = {
 };
 
 export const beds: Start = { width: 640, height: 411, title: 'The oyster beds', plates: { 'beds.jpg': {} }, scene: { strips: [{ id: 'beds', name: 'Beds', kind: 'plate', values: { picture: 'beds.jpg' } }] } };
+
+export const winch: Start = {
+    width: 640,
+    height: 423,
+    title: 'The winch',
+    plates: { 'quay.jpg': {}, 'winch.png': { width: 300 } },
+    scene: {
+        strips: [
+            { id: 'quay', name: 'Quay', kind: 'plate', values: { picture: 'quay.jpg', horizon: [[0, 127], [640, 127]] } },
+            { id: 'winch', name: 'Winch', kind: 'plate', values: { picture: 'winch.png', place: [330, 222], pivot: [150, 164] } },
+        ],
+    },
+};

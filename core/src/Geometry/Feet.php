@@ -6,10 +6,13 @@ namespace Aumbrel\Core\Geometry;
 
 use Aumbrel\Core\Fault\SceneError;
 
-/** One or two points on which something stands. */
+/** The points on which something stands. */
 final readonly class Feet
 {
-    /** @param  list<Point>  $points  one or two */
+    /** Legs of a table, and two more. */
+    public const MOST = 6;
+
+    /** @param  list<Point>  $points  one to six */
     private function __construct(public array $points)
     {
     }
@@ -17,8 +20,8 @@ final readonly class Feet
     /** @throws SceneError naming the field */
     public static function read(mixed $raw, string $field): self
     {
-        if (! is_array($raw) || ! array_is_list($raw) || count($raw) < 1 || count($raw) > 2) {
-            throw SceneError::expected($field, 'one or two points [x, y]', $raw);
+        if (! is_array($raw) || ! array_is_list($raw) || count($raw) < 1 || count($raw) > self::MOST) {
+            throw SceneError::expected($field, 'one to '.self::MOST.' points [x, y]', $raw);
         }
 
         return new self(array_map(static fn (mixed $foot, int $at): Point => Point::read($foot, "{$field}[{$at}]"), $raw, array_keys($raw)));

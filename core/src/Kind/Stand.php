@@ -13,7 +13,7 @@ final readonly class Stand
 {
     /**
      * @param  Bounds  $box  of what is there of it, scene pixels
-     * @param  non-empty-list<Point>  $feet  one or two, scene pixels
+     * @param  non-empty-list<Point>  $feet  scene pixels
      * @param  float  $gap  to the wall that it hangs on, px
      * @param  bool  $receives  whether shadows fall on it
      * @param  float|null  $distance  how far away it is said to be, in distances of the contact row; null when that follows from where it stands

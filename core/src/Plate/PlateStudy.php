@@ -15,6 +15,7 @@ use Aumbrel\Core\CutOut\CutMasks;
 use Aumbrel\Core\CutOut\Edge;
 use Aumbrel\Core\CutOut\EdgePath;
 use Aumbrel\Core\CutOut\FirstGuess;
+use Aumbrel\Core\CutOut\FoundFeet;
 use Aumbrel\Core\CutOut\OutlineBounds;
 use Aumbrel\Core\CutOut\Pieces;
 use Aumbrel\Core\CutOut\WholeShape;
@@ -116,6 +117,15 @@ final readonly class PlateStudy
         $size = Halving::within($this->picture, self::MOST_FOR_OUTLINE);
 
         return Contour::of($this->seen($size)->alpha(), $size->columns, $size->rows, $this->picture->width() / $size->columns);
+    }
+
+    /** @return list<array{float, float}> where its legs end, in pixels of its picture, from left to right */
+    public function feet(): array
+    {
+        $size = Halving::within($this->picture, self::MOST_FOR_OUTLINE);
+        $scale = $this->picture->width() / $size->columns;
+
+        return array_map(static fn (array $foot): array => [$foot[0] * $scale, $foot[1] * $scale], FoundFeet::of($this->seen($size)->alpha(), $size->columns, $size->rows));
     }
 
     /** The plate's own pixels, cut out. */

@@ -16,7 +16,7 @@ use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Shares;
 use Aumbrel\Core\Scene\Standings;
 use Aumbrel\Core\Scene\Strip;
-use Aumbrel\Core\Shadow\Sheet;
+use Aumbrel\Core\Shadow\ContactRow;
 use Aumbrel\Core\Stage\SceneSource;
 
 /** What is noticed of shadows: where they fall, where they begin, who has none, and whether they are darker than they can be. */
@@ -87,7 +87,7 @@ final readonly class Shadows
     /** Feet that were marked may lie off the lower edge of what is there. */
     private function start(Strip $strip, Stand $stand): ?Reading
     {
-        if (Sheet::hasNoRow($stand)) {
+        if (ContactRow::isNone($stand)) {
             $lower = $this->lowerFoot($stand);
 
             return new Reading("row {$stand->id}", 'row', [$stand->id, $strip->id], "{$stand->name}: its two feet make no row: they stand too near to each other, or one far behind the other.",

@@ -47,7 +47,7 @@ final class Footings
     /**
      * The feet of a plate in the scene: those that were marked, or the middle of its lower edge.
      *
-     * @return list<Point> one or two; none when nothing of it is there
+     * @return list<Point> none when nothing of it is there
      */
     public function feet(Strip $strip): array
     {

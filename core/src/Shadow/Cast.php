@@ -133,10 +133,14 @@ final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, See
     public function field(Site $site): ?Field
     {
         $pieces = [];
-        foreach ($this->shapes($site) as [, $cast, $shape]) {
-            foreach ($cast->everywhere() as $thrown) {
-                $pieces[] = new Piece($shape, $thrown, $cast->bend($this->bends));
+        foreach ($this->thrown($site) as ['folds' => $folds, 'bend' => $bend]) {
+            $onSurfaces = [];
+            foreach ($folds as [$fold, $shape]) {
+                foreach ($fold->everywhere() as $surface => $thrown) {
+                    $onSurfaces[$surface][] = new Piece($shape, $thrown, $bend);
+                }
             }
+            array_push($pieces, ...array_map(Folded::of(...), array_values($onSurfaces)));
         }
 
         return $pieces === [] ? null : new ShadowField($pieces, $this->coverings($site));
@@ -178,15 +182,19 @@ final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, See
         return CastOnStage::of($stand, $stage, $this->rays, $this->contact, $this->tip, $this->climbs);
     }
 
-    /** @return list<array{string, CastOnStage, CastShape}> its plates that throw something, by id */
-    private function shapes(Site $site): array
+    /** @return list<array{id: string, folds: non-empty-list<array{CastOnStage, CastShape}>, bend: Bend|null}> its plates that throw something */
+    private function thrown(Site $site): array
     {
         $all = [];
         foreach ($this->stands() as $stand) {
             $cast = $this->cast($stand, $site->stage());
-            $shape = $cast === null ? null : CastShape::of($site, $stand->id, $this->filled, $cast->sheet);
-            if ($cast !== null && $shape !== null) {
-                $all[] = [$stand->id, $cast, $shape];
+            $folds = [];
+            foreach ($cast?->folds($stand) ?? [] as $fold) {
+                $shape = CastShape::of($site, $stand->id, $this->filled, $fold->sheet);
+                $folds = $shape === null ? $folds : [...$folds, [$fold, $shape]];
+            }
+            if ($cast !== null && $folds !== []) {
+                $all[] = ['id' => $stand->id, 'folds' => $folds, 'bend' => $cast->bend($this->bends)];
             }
         }
 
@@ -196,16 +204,18 @@ final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, See
     /**
      * A plate that takes shadows takes them as a wall at its depth; a plate throws none on itself.
      *
-     * @return list<Piece>
+     * @return list<Field>
      */
     private function received(Site $site, Stand $on): array
     {
         $pieces = [];
-        foreach ($on->receives ? $this->shapes($site) : [] as [$id, $cast, $shape]) {
-            $thrown = $id === $on->id ? null : $cast->onPlate($on);
-            if ($thrown !== null) {
-                $pieces[] = new Piece($shape, $thrown);
+        foreach ($on->receives ? $this->thrown($site) : [] as ['id' => $id, 'folds' => $folds]) {
+            $onIt = [];
+            foreach ($id === $on->id ? [] : $folds as [$fold, $shape]) {
+                $thrown = $fold->onPlate($on);
+                $onIt = $thrown === null ? $onIt : [...$onIt, new Piece($shape, $thrown)];
             }
+            $pieces = $onIt === [] ? $pieces : [...$pieces, Folded::of($onIt)];
         }
 
         return $pieces;

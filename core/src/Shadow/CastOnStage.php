@@ -20,22 +20,15 @@ final readonly class CastOnStage
     /** Heights of the plate, in shares, of which some throws something if any does. */
     private const LOOKED_AT = [0.02, 0.5, 1.0];
 
-    private Rays $rays;
-
-    private float $angle;
-
-    /** @var list<Surface> */
-    private array $surfaces;
-
     /**
+     * @param  Rays  $rays  in the space of the sheet, raised
      * @param  float  $contact  the least sigma, px
      * @param  float  $tip  0..1, the share of the density that is left at the tip
+     * @param  float  $angle  of the light, radians
+     * @param  list<Surface>  $surfaces
      */
-    private function __construct(public Sheet $sheet, private Stage $stage, Rays $rays, private float $contact, private float $tip, bool $climbs)
+    private function __construct(public Sheet $sheet, private Stage $stage, private Rays $rays, private float $contact, private float $tip, private float $angle, private array $surfaces)
     {
-        $this->rays = $sheet->rays($rays, $stage->camera);
-        $this->angle = $sheet->inSpace($rays, $stage->camera)->angle($sheet->centre());
-        $this->surfaces = Surface::ofStage($sheet->view, $stage, $climbs);
     }
 
     /** Null when the feet of the plate are no place on the ground. */
@@ -43,7 +36,13 @@ final readonly class CastOnStage
     {
         $sheet = Sheet::of($stand, $stage->camera);
 
-        return $sheet === null ? null : new self($sheet, $stage, $rays, $contact, $tip, $climbs);
+        return $sheet === null ? null : new self($sheet, $stage, $sheet->rays($rays, $stage->camera), $contact, $tip, $sheet->inSpace($rays, $stage->camera)->angle($sheet->centre()), Surface::ofStage($sheet->view, $stage, $climbs));
+    }
+
+    /** @return list<self> each fold of the sheet by itself, under the same light */
+    public function folds(Stand $stand): array
+    {
+        return array_map(fn (Sheet $fold): self => new self($fold, $this->stage, $this->rays, $this->contact, $this->tip, $this->angle, $this->surfaces), $this->sheet->folds($stand));
     }
 
     /** @return list<Thrown> on the ground, and on each wall that stands on it */
@@ -58,7 +57,7 @@ final readonly class CastOnStage
         $sheet = Sheet::of($other, $this->stage->camera);
         $place = $sheet === null ? null : $this->sheet->view->meets($sheet->middle, $this->sheet->view->ground());
 
-        return $sheet === null || $place === null ? null : $this->onto(Surface::upright($sheet->upright->normal, $place));
+        return $sheet === null || $place === null ? null : $this->onto(Surface::upright($sheet->plane->normal, $place));
     }
 
     /** Whether nothing is thrown on any surface, not even by the feet. */
@@ -107,7 +106,7 @@ final readonly class CastOnStage
         // above the horizon the furthest ground counts
         $there = $this->sheet->view->meets($to, $face) ?? $this->sheet->view->meets(new Point($to->x, max($to->y, ($this->stage->camera->horizon ?? -INF) + 1)), $face);
 
-        return $top === null || $there === null ? null : Rays::reachable($top->minus($there), $this->sheet->upright->normal);
+        return $top === null || $there === null ? null : Rays::reachable($top->minus($there), $this->sheet->plane->normal);
     }
 
     /** The top of the plate in the camera's space. */

@@ -57,11 +57,12 @@ final readonly class CastShape
 
     public function key(): string
     {
-        return "{$this->shape->identity()} ".($this->filled === null ? '' : 'filled ').($this->sheet === null ? '' : "over {$this->sheet->middle->x} {$this->sheet->middle->y} {$this->sheet->slope}");
+        return "{$this->shape->identity()} ".($this->filled === null ? '' : 'filled ').($this->sheet === null ? '' : "over {$this->sheet->key()}");
     }
 
     /**
-     * What lies under the contact row is dropped; the row itself is antialiased over a pixel.
+     * What lies under the contact row is dropped, and what lies in another fold; both are antialiased over a pixel, so that
+     * two folds make one whole.
      *
      * @param  list<float>  $values
      * @return list<float>
@@ -71,9 +72,14 @@ final readonly class CastShape
         for ($row = 0, $at = 0; $row < $window->rows; $row++) {
             $y = $window->yOf($row);
             for ($column = 0; $column < $window->columns; $column++, $at++) {
-                $over = ($sheet->rowAt($window->xOf($column)) - $y) * $window->scale + 0.5;
+                $x = $window->xOf($column);
+                $over = ($sheet->rowAt($x) - $y) * $window->scale + 0.5;
                 if ($over < 1.0) {
                     $values[$at] *= max(0.0, $over);
+                }
+                $inside = $sheet->inside($x, $y) * $window->scale + 0.5;
+                if ($inside < 1.0) {
+                    $values[$at] *= max(0.0, $inside);
                 }
             }
         }

@@ -114,8 +114,8 @@ final class Contact implements Grounded, LiesUnder, Shades
         [$x, $y] = [cos($this->toward), -sin($this->toward)];
         $shape = PlateShape::of($site, $stand->id, $this->offset * $x, $this->offset * $y);
         $behind = PlateShape::of($site, $stand->id, ($this->offset - $this->width) * $x, ($this->offset - $this->width) * $y);
-        $sheet = $stand->stance === Stance::Hangs ? null : Sheet::of($stand, $site->stage()->camera);
+        $row = $stand->stance === Stance::Hangs || Sheet::of($stand, $site->stage()->camera) === null ? null : ContactRow::of($stand);
 
-        return $shape === null || $behind === null ? null : new Seam($shape, $behind, $sheet, max(3 * $this->width, Seam::OF_HEIGHT * ($stand->box->bottom - $stand->box->top)));
+        return $shape === null || $behind === null ? null : new Seam($shape, $behind, $row, max(3 * $this->width, Seam::OF_HEIGHT * ($stand->box->bottom - $stand->box->top)));
     }
 }

@@ -21,10 +21,10 @@ final readonly class Seam implements Emitter
 
     /**
      * @param  PlateShape  $without  the same shape moved away from that side: what is in it is no edge
-     * @param  Sheet|null  $sheet  of what stands
+     * @param  ContactRow|null  $row  of what stands
      * @param  float  $height  over the row up to which it touches, px
      */
-    public function __construct(private PlateShape $shape, private PlateShape $without, private ?Sheet $sheet, private float $height)
+    public function __construct(private PlateShape $shape, private PlateShape $without, private ?ContactRow $row, private float $height)
     {
     }
 
@@ -33,9 +33,11 @@ final readonly class Seam implements Emitter
         $shape = $this->shape->write($kernel, $window);
         $seam = $kernel->variable('seam');
         $kernel->line("{$seam} = {$shape} * (1.0 - {$this->without->write($kernel, $window)});");
-        if ($this->sheet !== null) {
+        if ($this->row !== null) {
             $over = $kernel->variable('over');
-            $kernel->line("{$over} = ({$kernel->number($this->sheet->rowAt(0.0))} + {$kernel->number($this->sheet->slope)} * \$x - \$y) * {$kernel->number(1 / $this->height)};");
+            foreach ($this->row->stretches as $k => ['middle' => $middle, 'slope' => $slope, 'from' => $from]) {
+                $kernel->line(($from === null ? '' : "if (\$x > {$kernel->number($from->x)}) ")."{$over} = ({$kernel->number($middle->y - $slope * $middle->x)} + {$kernel->number($slope)} * \$x - \$y) * {$kernel->number(1 / $this->height)};");
+            }
             $kernel->line("if ({$over} >= 1.0) { {$seam} = 0.0; } elseif ({$over} > 0.0) { {$seam} *= 1.0 - {$over} * {$over} * (3.0 - 2.0 * {$over}); }");
         }
 
@@ -49,7 +51,7 @@ final readonly class Seam implements Emitter
 
     public function identity(): string
     {
-        return "seam of {$this->shape->identity()} without {$this->without->identity()} {$this->height} ".($this->sheet?->key() ?? '');
+        return "seam of {$this->shape->identity()} without {$this->without->identity()} {$this->height} ".($this->row?->key() ?? '');
     }
 
     public function isExact(): bool

@@ -13,29 +13,29 @@ use Aumbrel\Core\Stage\Face;
 use Aumbrel\Core\Stage\Rays;
 use Aumbrel\Core\Stage\View;
 
-/** A cut-out as what throws a shadow: a thin upright sheet on its contact row. */
+/**
+ * A cut-out as what throws a shadow: a thin upright sheet on its contact row. One that stands on more than two feet is folded as a
+ * tent is: from foot to foot, all folds meeting in its top over the middle of the feet.
+ */
 final readonly class Sheet
 {
-    /** Two feet make a row when they are so far apart, in widths of the outline. */
-    private const APART = 0.15;
-
-    /** A row is not steeper than this. */
-    private const STEEPEST = 0.7;
-
     /**
-     * @param  Point  $middle  of the feet, on the row
+     * @param  Point  $middle  of its feet, on the row
      * @param  float  $slope  of the contact row in the picture
-     * @param  Face  $upright  the sheet's plane, its normal along the ground toward the viewer
+     * @param  Face  $plane  that it lies in, its normal toward the viewer; without a fold upright, along the ground
      * @param  Vector  $foot  the middle of the feet in space
+     * @param  float  $high  how tall all of the cut-out is, px of space
+     * @param  array{from: Point|null, to: Point|null, top: Point}|null  $fold  the feet and the top between which it lies
      */
-    private function __construct(public View $view, public Bounds $box, public Point $middle, public float $slope, public Face $upright, public Vector $foot)
+    private function __construct(public View $view, public Bounds $box, public Point $middle, public float $slope, public Face $plane, public Vector $foot, public float $high, private ?array $fold = null)
     {
     }
 
-    /** Null when its feet are no place on the ground: at the horizon or above it. */
+    /** The whole as one flat sheet; null when its feet are no place on the ground: at the horizon or above it. */
     public static function of(Stand $stand, Camera $camera): ?self
     {
-        [$middle, $slope] = self::row($stand);
+        $row = ContactRow::of($stand);
+        ['middle' => $middle, 'slope' => $slope] = $row->isBroken() ? ['middle' => $stand->foot(), 'slope' => 0.0] : $row->stretches[0];
         foreach ([$stand->box->left, $middle->x, $stand->box->right] as $x) {
             if ($camera->horizon !== null && $middle->y + $slope * ($x - $middle->x) < $camera->horizon + 1) {
                 return null;
@@ -49,14 +49,54 @@ final readonly class Sheet
         }
         $along = $aside->minus($foot);
         $normal = (new Vector(-$along->z, 0.0, $along->x))->unit();
+        $tall = $middle->y - min($stand->box->top, $middle->y - 1.0);
 
-        return new self($view, $stand->box, $middle, $slope, new Face($normal, $normal->dot($foot)), $foot);
+        return new self($view, $stand->box, $middle, $slope, new Face($normal, $normal->dot($foot)), $foot, $tall * $view->scale($foot));
     }
 
-    /** Whether two feet were marked that make no row: they are too near to each other, or it would be too steep. */
-    public static function hasNoRow(Stand $stand): bool
+    /** @return non-empty-list<self> what the sheet is folded into; itself where it is flat */
+    public function folds(Stand $stand): array
     {
-        return count($stand->feet) === 2 && self::slope($stand) === null;
+        $row = ContactRow::of($stand);
+        $top = $row->isBroken() ? $this->place($this->top()) : null;
+        $folds = [];
+        if ($top === null) {
+            return [$this];
+        }
+        foreach ($row->stretches as ['middle' => $middle, 'slope' => $slope, 'from' => $from, 'to' => $to]) {
+            $foot = $this->view->meets($middle, $this->view->ground());
+            $aside = $this->view->meets($middle->plus(1.0, $slope), $this->view->ground());
+            $edges = array_filter([$from?->x, $to?->x, $this->middle->x], static fn (?float $x): bool => $x !== null);
+            $box = new Bounds(max($this->box->left, $from === null ? -INF : min($edges)), $this->box->top, min($this->box->right, $to === null ? INF : max($edges)), $this->box->bottom);
+            if ($foot === null || $aside === null || $box->left >= $box->right) {
+                continue;
+            }
+            $normal = $aside->minus($foot)->cross($top->minus($foot))->unit();
+            $normal = $normal->z < 0 ? $normal->times(-1) : $normal;
+            $folds[] = new self($this->view, $box, $middle, $slope, new Face($normal, $normal->dot($foot)), $foot, $this->high, ['from' => $from, 'to' => $to, 'top' => $this->top()]);
+        }
+
+        return $folds === [] ? [$this] : $folds;
+    }
+
+    /** How far inside its fold a place of the picture lies, px; no end where it is not folded. */
+    public function inside(float $x, float $y): float
+    {
+        if ($this->fold === null) {
+            return INF;
+        }
+        ['from' => $from, 'to' => $to, 'top' => $top] = $this->fold;
+        $least = INF;
+        foreach ([[$from, 1], [$to, -1]] as [$foot, $side]) {
+            if ($foot !== null) {
+                // the edge goes from the foot to the top
+                [$across, $up] = [$top->x - $foot->x, $foot->y - $top->y];
+                $edge = $foot->x + $across * ($foot->y - $y) / $up;
+                $least = min($least, $side * ($x - $edge) * $up / hypot($up, $across));
+            }
+        }
+
+        return $least;
     }
 
     /** The contact row in a column of the picture. */
@@ -68,7 +108,7 @@ final readonly class Sheet
     /** A light in the space in which it is seen, so that it never meets the sheet edge-on. */
     public function rays(Rays $rays, Camera $camera): Rays
     {
-        return $this->inSpace($rays, $camera)->raised($this->upright->normal, $this->foot);
+        return $this->inSpace($rays, $camera)->raised($this->plane->normal, $this->foot);
     }
 
     public function inSpace(Rays $rays, Camera $camera): Rays
@@ -79,7 +119,7 @@ final readonly class Sheet
     /** The place of the sheet that is seen at a place of the picture. */
     public function place(Point $seen): ?Vector
     {
-        return $this->view->meets($seen, $this->upright);
+        return $this->view->meets($seen, $this->plane);
     }
 
     /** How high a place stands over the ground, px of space. */
@@ -114,33 +154,8 @@ final readonly class Sheet
 
     public function key(): string
     {
-        return implode(' ', [$this->middle->x, $this->middle->y, $this->slope, ...$this->box->toArray(), $this->foot->x, $this->foot->y, $this->foot->z, $this->unit()]);
-    }
+        $fold = $this->fold === null ? '' : json_encode($this->fold, JSON_THROW_ON_ERROR);
 
-    /** @return array{Point, float} a point on the contact row, and its slope */
-    private static function row(Stand $stand): array
-    {
-        $slope = self::slope($stand);
-        if ($slope !== null) {
-            return [$stand->foot(), $slope];
-        }
-        $lowest = max(array_column($stand->feet, 'y'));
-
-        return [new Point($stand->foot()->x, $lowest), 0.0];
-    }
-
-    private static function slope(Stand $stand): ?float
-    {
-        if (count($stand->feet) < 2) {
-            return null;
-        }
-        [$one, $other] = $stand->feet;
-        $across = $other->x - $one->x;
-        if (abs($across) < self::APART * ($stand->box->right - $stand->box->left) || abs($across) < 1e-6) {
-            return null;
-        }
-        $slope = ($other->y - $one->y) / $across;
-
-        return abs($slope) <= self::STEEPEST ? $slope : null;
+        return implode(' ', [$this->middle->x, $this->middle->y, $this->slope, ...$this->box->toArray(), $this->foot->x, $this->foot->y, $this->foot->z, $this->unit(), $this->high, $fold]);
     }
 }

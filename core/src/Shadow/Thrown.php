@@ -40,7 +40,7 @@ final class Thrown implements Throwing
      */
     public function __construct(private readonly Sheet $sheet, private readonly Rays $rays, private readonly Surface $surface, private readonly float $angle, private readonly float $contact, private readonly float $tip)
     {
-        $this->toSheet = $sheet->view->through($surface->face, $sheet->upright, $rays);
+        $this->toSheet = $sheet->view->through($surface->face, $sheet->plane, $rays);
     }
 
     public function toSheet(): Homography
@@ -61,11 +61,11 @@ final class Thrown implements Throwing
             return null;
         }
         $way = $this->rays->toward($there);
-        $through = $this->sheet->upright->normal->dot($way);
+        $through = $this->sheet->plane->normal->dot($way);
         if (abs($through) < 1e-12) {
             return null;
         }
-        $share = -$this->sheet->upright->over($there) / $through;
+        $share = -$this->sheet->plane->over($there) / $through;
         $length = $way->length();
         $toward = $way->times(1 / max(1e-12, $length));
         $slant = $this->surface->face->normal->dot($toward);
@@ -175,8 +175,6 @@ final class Thrown implements Throwing
     /** The share of the density that is left of what is thrown from a place: it falls evenly with its height. */
     private function left(Vector $place): float
     {
-        $top = $this->sheet->tall() * $this->sheet->unit();
-
-        return 1 - (1 - $this->tip) * max(0.0, min(1.0, $this->sheet->height($place) / $top));
+        return 1 - (1 - $this->tip) * max(0.0, min(1.0, $this->sheet->height($place) / $this->sheet->high));
     }
 }

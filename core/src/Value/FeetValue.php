@@ -6,7 +6,7 @@ namespace Aumbrel\Core\Value;
 
 use Aumbrel\Core\Geometry\Feet;
 
-/** Where a plate touches the ground: one or two points of its picture. */
+/** Where a plate touches the ground: up to six points of its picture. */
 final readonly class FeetValue extends ValueType
 {
     public static function optional(string $name, string $label, string $section, string $whenEmpty): Parameter
@@ -36,6 +36,6 @@ final readonly class FeetValue extends ValueType
 
     public function schema(): array
     {
-        return ['type' => 'array', 'items' => PointValue::SCHEMA, 'minItems' => 1, 'maxItems' => 2];
+        return ['type' => 'array', 'items' => PointValue::SCHEMA, 'minItems' => 1, 'maxItems' => Feet::MOST];
     }
 }

@@ -18,7 +18,8 @@ export function BaseActions({ strip, gestures }: { strip: Strip; gestures: Gestu
 /** What follows from where light comes from. */
 export function DirectionActions({ strip, gestures }: { strip: Strip; gestures: Gestures }) {
     return (
-        <div className="pt-0.5">
+        <div className="flex flex-wrap gap-1.5 pt-0.5">
+            <Action label="Find its feet" title="Where its legs end, by its outline: there its shadows start" onPress={() => void gestures.findFeet(strip.id)} />
             <Action label="Cast its shadows" title="By every source, and where it touches; each can be changed by itself" onPress={() => void gestures.castShadows(strip.id)} />
         </div>
     );

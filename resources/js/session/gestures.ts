@@ -282,6 +282,11 @@ export class Gestures {
         await this.outbox.put(this.of(strip, 'Estimate the bearing', 'estimate-bearing'));
     }
 
+    /** Where a cut-out touches the ground. */
+    async findFeet(strip: string): Promise<void> {
+        await this.outbox.put(this.of(strip, 'Find its feet', 'find-feet'));
+    }
+
     /** A plate's own light taken down, and a key light from where the scene's comes. */
     async relight(strip: string): Promise<void> {
         await this.add(this.of(strip, 'Relight', 'relight'));

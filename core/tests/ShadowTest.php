@@ -319,6 +319,15 @@ it('finds the ends of legs by the lower edge of a cut-out', function (): void {
         ->and($of(static fn (): bool => false))->toBe([]);
 });
 
+it('throws nothing from infinitely far, and does not break there', function (): void {
+    // from the ground right under a lamp nothing comes back to the sheet: here on a row on which cells begin
+    $scene = shadowScene([['id' => 'cast', 'kind' => 'cast', 'source' => 'lamp', 'values' => ['of' => ['post']]]], ['place' => [397, 365]], [
+        'size' => [600, 480], 'stage' => ['floor' => ['horizon' => 221, 'contact' => [[0, 480], [600, 480]]]], 'sources' => [['id' => 'lamp', 'kind' => 'lamp', 'values' => ['place' => [273, 176]]]],
+    ]);
+    $shade = shade($scene, window: Window::whole(600, 480, 0.2));
+    expect($shade)->toHaveCount(120 * 96)->and(max($shade))->toBeGreaterThan(0.3);
+});
+
 it('climbs a wall, continuous at its foot', function (): void {
     $wall = ['stage' => ['floor' => ['horizon' => 100, 'contact' => [[0, 250], [400, 250]]], 'walls' => [['id' => 'back', 'foot' => [[0, 185], [400, 185]], 'height' => 400]]]];
     // from the front: thrown away from the viewer, up the wall behind

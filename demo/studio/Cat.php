@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Demo;
 
-/** A ceramic cat with wire whiskers, seen from behind, photographed before a plain grey cloth. */
+/** A ceramic cat with wire whiskers, seen from behind, photographed before a plain red cloth. */
 final class Cat implements Subject
 {
     public function name(): string
@@ -100,7 +100,7 @@ final class Cat implements Subject
             // the cloth behind it
             $cloth = 0.135 + 0.02 * Shapes::clouds($dx * 9, $dy * 9, 3);
 
-            return [$cloth, $cloth * 1.02, $cloth * 1.05];
+            return [$cloth * 2.1, $cloth * 0.45, $cloth * 0.40];
         }
         $light = 0.15 + 0.30 * max(0.0, 0.4 + 0.5 * $dy + 0.3 * $dx);
 

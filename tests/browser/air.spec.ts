@@ -184,7 +184,7 @@ test('a plate is matched to what lies around it, given its grain, and the rest i
     await dragHandle(page, 'The other corner of the region', 30, 20);
     // grain, from the plate's own bench
     await page.locator('[data-strip]').nth(1).click({ position: { x: 40, y: 10 } });
-    await unfold(page, 'Placing');
+    await unfold(page, 'Likeness');
     await written(page, () => page.getByRole('button', { name: 'Grain as its neighbours' }).click());
     await settled(page);
     expect((await valuesOf(page, scene, 'grain')).values.strength as number).toBeGreaterThan(10);

@@ -101,3 +101,18 @@ export const winch: Start = {
         ],
     },
 };
+
+/** A harbour view lies behind the ship's side and is seen through its porthole; the cat is not cut out yet. */
+export const porthole: Start = {
+    width: 600,
+    height: 480,
+    title: 'The porthole and the cat',
+    plates: { 'boardwalk.jpg': { width: 360 }, 'hull.png': {}, 'cat.jpg': { width: 240 } },
+    scene: {
+        strips: [
+            { id: 'harbour', name: 'Harbour', kind: 'plate', values: { picture: 'boardwalk.jpg', place: [90, 60], exposure: 0.9 } },
+            { id: 'hull', name: 'Hull', kind: 'plate', values: { picture: 'hull.png', exposure: -0.9, horizon: [[0, 221], [600, 221]] } },
+            { id: 'cat', name: 'Cat', kind: 'plate', values: { picture: 'cat.jpg', place: [300, 190], exposure: -0.2 } },
+        ],
+    },
+};

@@ -84,6 +84,12 @@ final readonly class Homography
         return new Point($x, $y);
     }
 
+    /** Whether a place is mapped to one: on one line of the plane it goes to infinity. */
+    public function reaches(float $x, float $y): bool
+    {
+        return $this->h[6] * $x + $this->h[7] * $y + $this->h[8] !== 0.0;
+    }
+
     /** @return array{float, float} */
     public function at(float $x, float $y): array
     {

@@ -32,7 +32,7 @@ final readonly class Matching implements ForPlate, Grade, Likens, LooksBelow
 {
     use Recolours;
 
-    private const AROUND = 'what lies around';
+    public const AROUND = 'what lies around';
 
     private const REGION = 'a region';
 

@@ -134,7 +134,7 @@ final readonly class ShadowPlane implements Plane
         $y = $window->yOf($row - 0.5);
         for ($k = 0; $k <= $across; $k++) {
             $x = $window->xOf($left + $k * self::CELL - 0.5);
-            $soft = $reach !== null && self::isFar($reach, $map, $x, $y, self::CELL * $window->step()) ? null : $this->throwing->softness($x, $y);
+            $soft = ! $map->reaches($x, $y) || $reach !== null && self::isFar($reach, $map, $x, $y, self::CELL * $window->step()) ? null : $this->throwing->softness($x, $y);
             $corners[] = $soft === null ? null : Gather::of($soft, $map, $x, $y, $window->step(), self::CELL, $stack);
         }
 

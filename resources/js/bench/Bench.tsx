@@ -157,7 +157,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                     {isPlate && section === 'direction' && <DirectionActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'own light' && <OwnLight scene={scene} strip={strip} gestures={gestures} />}
                     {isPlate && section === 'body' && typeof strip.values.normals === 'string' && strip.values.normalsUp === 'as it seems' && <NormalsGuessed scene={scene} strip={strip} />}
-                    {isPlate && section === 'placing' && <PlacingActions strip={strip} gestures={gestures} />}
+                    {isPlate && section === 'placing' && <PlacingActions />}
                     {isPlate && section === 'base' && <BaseActions strip={strip} gestures={gestures} />}
                     {isPlate && section === 'edge' && <EdgeActions scene={scene} strip={strip} />}
                 </Section>

@@ -32,6 +32,12 @@ export function Likeness({ scene, strip, gestures }: { scene: Scene; strip: Stri
                 }}
             />
             <ChoiceField label="Look of" value="" choices={[{ value: '', label: '…' }, ...others.map((other) => ({ value: other.id, label: other.name }))]} onSet={(from) => from !== '' && void gestures.takeLook(strip.id, from)} />
+            {strip.family === 'plate' && (
+                <div className="flex flex-wrap gap-1.5 pt-0.5">
+                    <Action label="As its neighbours" title="Its colours brought to those of what lies around it, and its grain where that is weaker: a strip for each" onPress={() => void gestures.asNeighbours(strip.id)} />
+                    <Action label="Grain as its neighbours" title="Its grain brought to that of what lies around it, as it is measured" onPress={() => void gestures.grainAlike(strip.id)} />
+                </div>
+            )}
             {isLight(strip) && (
                 <div className="pt-0.5">
                     <Action label="Bring the rest along" title="The rest of the picture warmed or cooled toward this light: a group of ordinary strips under it" onPress={() => void gestures.bringAlong(strip.id)} />

@@ -26,11 +26,10 @@ export function DirectionActions({ strip, gestures }: { strip: Strip; gestures: 
 }
 
 /** The point about which the plate is scaled and turned. */
-export function PlacingActions({ strip, gestures }: { strip: Strip; gestures: Gestures }) {
+export function PlacingActions() {
     const pivoting = useWork((state) => state.pivoting);
     return (
         <div className="flex flex-wrap gap-1.5 pt-0.5">
-            <Action label="Grain as its neighbours" title="Its grain brought to that of what lies around it, as it is measured" onPress={() => void gestures.grainAlike(strip.id)} />
             <Action label="Move the pivot" title="The ring about which it is scaled and turned; or drag the ring with shift held" pressed={pivoting} onPress={() => work.pivot(!pivoting)} />
         </div>
     );

@@ -7,6 +7,7 @@ import { Section } from '../controls/Section';
 import type { Gestures } from '../session/gestures';
 import { AMBIENT, STAGE } from '../session/things';
 import { useWork, work, type Marking } from '../session/store';
+import { byHorizon, drawnHorizon } from '../session/floor';
 import { withWall } from '../session/walls';
 import { thingHand } from './hands';
 
@@ -28,6 +29,7 @@ export function StageBench({ scene, gestures }: { scene: Scene; gestures: Gestur
     const { floor, walls = [], focal, lines } = scene.stage;
     const set = (values: Record<string, unknown>, label: string) => void gestures.change(STAGE, { values: values as never }, label);
     const levels: Point = [-12, 6];
+    const drawn = drawnHorizon(scene);
     return (
         <>
             <header className="border-b border-line px-3.5 py-2">
@@ -37,6 +39,7 @@ export function StageBench({ scene, gestures }: { scene: Scene; gestures: Gestur
                 <div className="flex flex-wrap gap-1.5">
                     <Mark what="floor" label="Horizon and contact row" title="A line where things stand; the horizon is then dragged" />
                     <Mark what="square" label="By a square" title="Four corners of something square that lies on the floor" />
+                    {!floor && drawn !== null && <Action label="By the drawn horizon" title="With the horizon that was drawn on the picture, and the contact row where what is lowest stands" onPress={() => set({ floor: byHorizon(scene, drawn) }, 'Mark the floor')} />}
                     {floor && <Forget label="Forget the floor" onPress={() => set({ floor: null }, 'Forget the floor')} />}
                 </div>
                 {marking && <p className="pt-1 text-quiet">{HINTS[marking]}</p>}

@@ -222,7 +222,7 @@ function PickSettings({ strip }: { strip: Strip }) {
             <Either label="Takes what is" value={pick.reach === 'touching'} onSet={(touching) => set({ reach: touching ? 'touching' : 'everywhere' })} words={['Touching', 'Everywhere']} />
             <Small label="Tolerance" unit="%" value={pick.tolerance} least={0.5} most={100} onSet={(tolerance) => set({ tolerance })} />
             <Small label="Patch" unit="px" value={pick.patch} least={1} most={101} onSet={(patch) => set({ patch })} />
-            <Hint text={strip.family === 'plate' || strip.shines ? `Click an area: ${GROUNDS[groundFor(strip, null)]} ${strip.name}` : 'Choose a plate: colour areas are picked on one.'} />
+            <Hint text={strip.family === 'plate' || strip.shines ? `Click an area: ${GROUNDS[groundFor(strip, null)]} ${strip.name}; with alt it is taken away` : 'Choose a plate: colour areas are picked on one.'} />
         </>
     );
 }

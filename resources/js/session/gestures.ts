@@ -142,6 +142,11 @@ export class Gestures {
         }
     }
 
+    /** Colours and grain for a plate, as what lies around it has them. */
+    async asNeighbours(strip: string): Promise<void> {
+        await this.add(this.of(strip, 'As its neighbours', 'as-neighbours'));
+    }
+
     /** One stroke over a strip's falloff as it is so far. */
     async paintLine(strip: string, stroke: Stroke): Promise<void> {
         await this.outbox.put(this.of(strip, 'Paint the line', 'paint-line', { stroke }));

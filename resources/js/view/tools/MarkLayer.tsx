@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import type { Point, Scene } from '../../api/types';
+import type { Point } from '../../api/types';
 import { follow } from '../../ui/pointer';
-import { mapped } from '../../session/ground';
-import { everyStrip } from '../../session/strips';
+import { drawnHorizon } from '../../session/floor';
 import { withWall } from '../../session/walls';
 import { STAGE } from '../../session/things';
 import { useWork, work, type Marking } from '../../session/store';
@@ -98,18 +97,6 @@ export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps &
             </svg>
         </div>
     );
-}
-
-/** The horizon that was drawn on the lowest plate, in the middle of the scene. */
-function drawnHorizon(scene: Scene): number | null {
-    const ground = everyStrip(scene.strips).find((strip) => strip.family === 'plate');
-    const drawn = ground?.values.horizon as [Point, Point] | null | undefined;
-    if (!ground?.maps || !drawn) {
-        return null;
-    }
-    const { toScene } = ground.maps;
-    const [a, b] = [mapped(toScene, drawn[0]), mapped(toScene, drawn[1])];
-    return Math.abs(b[0] - a[0]) < 1 ? a[1] : a[1] + ((b[1] - a[1]) * (scene.width / 2 - a[0])) / (b[0] - a[0]);
 }
 
 /** Four corners in order: upper left, upper right, lower right, lower left, whichever was clicked first. */

@@ -31,10 +31,10 @@ export function PickLayer({ scene, strip, lens, view, gestures }: StripLayerProp
         }
         const [x, y] = groundOf(plate, 'plate').fromScene(placing(event, lens).at);
         const at: [number, number] = [Math.round(x * 10) / 10, Math.round(y * 10) / 10];
-        if (open && !event.shiftKey) {
+        if (open && !event.shiftKey && !event.altKey) {
             void gestures.change(strip.id, { masks: { [open.id]: { values: { at } } } }, 'Pick');
         } else {
-            void gestures.addMask(strip.id, 'colour area', [0, 0], 1, { on, join: joinOf(strip, on, takesAway), values: { at, ...pick } });
+            void gestures.addMask(strip.id, 'colour area', [0, 0], 1, { on, join: joinOf(strip, on, takesAway !== event.altKey), values: { at, ...pick } });
         }
     }
 

@@ -1,0 +1,22 @@
+import { test } from '@playwright/test';
+import { porthole } from './marsh';
+import { Walk } from './walk';
+test('explore6', async ({ page }) => {
+    const walk = await Walk.begin(page, { number: 6, name: 'x', allowed: 9, ends: '' }, porthole);
+    await page.screenshot({ path: '/tmp/zz.png' });
+    await walk.point([420, 380]);
+    await walk.button('Colour area');
+    await page.keyboard.down('Alt');
+    await walk.point([340, 400]);
+    await page.keyboard.up('Alt');
+    await page.screenshot({ path: '/tmp/zz1.png' });
+    await walk.unfold('Likeness');
+    await walk.button('As its neighbours');
+    await page.screenshot({ path: '/tmp/zz2.png' });
+    await walk.button('Stage');
+    await walk.button('By the drawn horizon');
+    await walk.button('Place a lamp');
+    await walk.point([273, 176]);
+    await page.screenshot({ path: '/tmp/zz2.png' }); await walk.takeConsequence(/^Glow of/);
+    await page.screenshot({ path: '/tmp/zz3.png' });
+});

@@ -42,6 +42,25 @@ function cut(array $masks, array $values = [], ?Window $window = null): array
     return channel(Rendering::picture(['p' => new Flat(40, 30, fn (): array => [200, 40, 40])], 40, 30, [Rendering::plate('p', ['masks' => $masks, 'values' => $values])], 16, $window), 3);
 }
 
+it('leaves nothing at the border of a plate whose background is taken away', function (float $scale): void {
+    $plate = new Flat(40, 30, static fn (int $x, int $y): array => $x >= 14 && $x < 26 && $y >= 10 && $y < 20 ? [200, 30, 30] : [30, 200, 30]);
+    $strips = [Rendering::plate('black', ['id' => 'ground']), Rendering::plate('plate', ['id' => 'p', 'values' => ['place' => [10.4, 10.3]], 'masks' => [['id' => 'a', 'kind' => 'colour area', 'on' => 'plate', 'join' => 'take away', 'values' => ['at' => [3, 3]]]]])];
+    $picture = Rendering::renderer(['black' => new Flat(60, 50, static fn (): array => [0, 0, 0]), 'plate' => $plate])->picture(Rendering::scene(60, 50, $strips), Window::whole(60, 50, $scale), 16);
+    $values = array_values(unpack('n*', $picture->bytes));
+    $beside = $inside = [0];
+    foreach (range(0, $picture->columns * $picture->rows - 1) as $k) {
+        [$x, $y] = [($k % $picture->columns + 0.5) / $scale, (intdiv($k, $picture->columns) + 0.5) / $scale];
+        // the square lies from (24.4, 20.3) to (36.4, 30.3)
+        $isNear = abs($x - 30.4) < 6 + 3 / $scale && abs($y - 25.3) < 5 + 3 / $scale;
+        if ($isNear) {
+            $inside[] = $values[4 * $k];
+        } else {
+            $beside[] = $values[4 * $k + 1];
+        }
+    }
+    expect(max($beside))->toBeLessThan(300)->and(max($inside))->toBeGreaterThan(40000);
+})->with([1.0, 0.8, 1.3]);
+
 it('cuts a plate out by an outline, and leaves the picture as it is', function (): void {
     $alpha = cut([outline(square(10, 5, 30, 25))]);
     expect($alpha[10 * 40 + 15])->toBe(1.0)->and($alpha[10 * 40 + 5])->toBe(0.0)->and(array_sum($alpha))->toEqualWithDelta(400, 1e-3);

@@ -100,7 +100,7 @@ final class Cat implements Subject
             // the cloth behind it
             $cloth = 0.135 + 0.02 * Shapes::clouds($dx * 9, $dy * 9, 3);
 
-            return [$cloth * 2.1, $cloth * 0.45, $cloth * 0.40];
+            return [$cloth * 3.4, $cloth * 0.5, $cloth * 0.35];
         }
         $light = 0.15 + 0.30 * max(0.0, 0.4 + 0.5 * $dy + 0.3 * $dx);
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { bust, buoy, floats, heron, poster } from './marsh';
+import { bust, buoy, floats, heron, porthole, poster } from './marsh';
 import { luma, Walk } from './walk';
 
 /*
@@ -32,6 +32,45 @@ test('5, two stall lights on the bust: drained, one line between two gels that n
     shares.forEach((here) => expect(here).toBeLessThan(1.25 * Math.max(shares[0]!, shares[18]!)));
     // what is dark stays dark: the gels go by its own tones
     expect(after.luma([40, 40], 8)).toBeCloseTo(walk.before.luma([40, 40], 8), 0);
+});
+
+test('6, the porthole and the cat: cut out with its whiskers, in the colours of the place, the planks lit by the porthole', async ({ page }) => {
+    const walk = await Walk.begin(page, { number: 6, name: 'The porthole and the cat', allowed: 11, ends: 'the cat is cut out with its whiskers, agrees in colour and grain, and the porthole lights the planks' }, porthole);
+    await walk.point([420, 380]);
+    await walk.button('Colour area');
+    await walk.point([340, 400], 'Alt');
+    await walk.unfold('Likeness');
+    await walk.button('As its neighbours');
+    await walk.button('Stage');
+    await walk.button('By the drawn horizon');
+    await walk.button('Place a lamp');
+    await walk.point([273, 176]);
+    await walk.takeConsequence(/^Glow of/);
+    const strips = await walk.strips();
+    expect(strips.find(({ kind }) => kind === 'match')).toMatchObject({ confinedTo: 'cat', values: { toward: 'what lies around' } });
+    expect(strips.find(({ id }) => id === 'cat')!.masks).toMatchObject([{ kind: 'colour area' }]);
+    const after = await walk.ends();
+    // the cloth behind it is gone, at its border too
+    for (const place of [[320, 220], [520, 215], [303, 300], [470, 200]] as [number, number][]) {
+        expect(walk.before.warmth(place, 1)).toBeGreaterThan(50);
+        expect(after.warmth(place, 1), `${place}`).toBeLessThan(25);
+    }
+    // its whiskers stand out, three on either side: down a column one crosses them
+    const crossed = (x: number) => {
+        const column = Array.from({ length: 40 }, (_, k) => after.at(x, 262 + k)[1]);
+        return column.filter((green, k) => k > 1 && k < 38 && green > column[k - 2]! + 8 && green > column[k + 2]! + 8 && green >= column[k - 1]! && green > column[k + 1]!).length;
+    };
+    expect(crossed(470)).toBe(3);
+    expect(crossed(371)).toBeGreaterThanOrEqual(2);
+    // the planks are lit under the porthole, and less the further away
+    const share = (place: [number, number]) => after.luma(place, 6) / walk.before.luma(place, 6);
+    expect(share([273, 450])).toBeGreaterThan(1.3 * share([590, 410]));
+    expect(after.warmth([273, 450], 6)).toBeGreaterThan(walk.before.warmth([273, 450], 6));
+    // the porthole is what is brightest
+    const brightest = after.brightest([10, 10, 580, 460]);
+    expect(Math.hypot(brightest.at[0] - 273, brightest.at[1] - 175)).toBeLessThan(100);
+    // the cat throws its shadow away from it, and its rim lies on its side
+    expect(share([530, 462])).toBeLessThan(share([590, 462]) + 0.02);
 });
 
 test('7, the pierced buoy: all openings glow as one strip, and three strengths are kept', async ({ page }) => {

@@ -102,7 +102,19 @@ export const winch: Start = {
     },
 };
 
-/** A harbour view lies behind the ship's side and is seen through its porthole; the cat is not cut out yet. */
+/** A circle as an outline, in pixels of a plate's picture. */
+const circle = ([x, y]: [number, number], radius: number) => {
+    const bow = 0.5523 * radius;
+    const points: [number, number, number, number][] = [
+        [0, -radius, bow, 0],
+        [radius, 0, 0, bow],
+        [0, radius, -bow, 0],
+        [-radius, 0, 0, -bow],
+    ];
+    return { id: 'circle', kind: 'outline', on: 'plate', values: { path: points.map(([dx, dy, ox, oy]) => ({ at: [x + dx, y + dy], in: [-ox, -oy], out: [ox, oy] })) } };
+};
+
+/** A harbour view is cut to the porthole of a ship's side; the cat is not cut out yet. */
 export const porthole: Start = {
     width: 600,
     height: 480,
@@ -110,8 +122,8 @@ export const porthole: Start = {
     plates: { 'boardwalk.jpg': { width: 360 }, 'hull.png': {}, 'cat.jpg': { width: 240 } },
     scene: {
         strips: [
-            { id: 'harbour', name: 'Harbour', kind: 'plate', values: { picture: 'boardwalk.jpg', place: [90, 60], exposure: 0.9 } },
-            { id: 'hull', name: 'Hull', kind: 'plate', values: { picture: 'hull.png', exposure: -0.9, horizon: [[0, 221], [600, 221]] } },
+            { id: 'hull', name: 'Hull', kind: 'plate', values: { picture: 'hull.png', exposure: -0.6, horizon: [[0, 221], [600, 221]] } },
+            { id: 'harbour', name: 'Harbour', kind: 'plate', values: { picture: 'boardwalk.jpg', place: [90, 60], exposure: 1.8, stance: 'free' }, masks: [circle([183, 115], 99)] },
             { id: 'cat', name: 'Cat', kind: 'plate', values: { picture: 'cat.jpg', place: [300, 190], exposure: -0.2 } },
         ],
     },

@@ -186,10 +186,20 @@ export class Walk {
         return this.press(this.page.getByRole('button', { name, exact: typeof name === 'string' }).first());
     }
 
-    /** A press on the picture. */
-    async point(place: [number, number]): Promise<void> {
-        await this.page.mouse.click(...(await this.on(place)));
+    /** A press on the picture, on request with a key held. */
+    async point(place: [number, number], held?: 'Alt'): Promise<void> {
+        await this.holding(held, async () => this.page.mouse.click(...(await this.on(place))));
         await this.seen();
+    }
+
+    private async holding(key: 'Alt' | 'Shift' | undefined, act: () => Promise<void>): Promise<void> {
+        if (key) {
+            await this.page.keyboard.down(key);
+        }
+        await act();
+        if (key) {
+            await this.page.keyboard.up(key);
+        }
     }
 
     /** One drag or stroke along places of the scene. */
@@ -201,13 +211,7 @@ export class Walk {
     /** A handle, dragged to a place of the scene, on request with a key held. */
     async handle(name: string, to: [number, number], held?: 'Shift'): Promise<void> {
         const box = (await this.page.locator(`[data-handle="${name}"]`).boundingBox())!;
-        if (held) {
-            await this.page.keyboard.down(held);
-        }
-        await pulled(this.page, [[box.x + box.width / 2, box.y + box.height / 2], await this.on(to)], 10);
-        if (held) {
-            await this.page.keyboard.up(held);
-        }
+        await this.holding(held, async () => pulled(this.page, [[box.x + box.width / 2, box.y + box.height / 2], await this.on(to)], 10));
         await this.seen();
     }
 

@@ -7,6 +7,7 @@ namespace Aumbrel\Core\CutOut;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
+use Aumbrel\Core\Picture\BlankPicture;
 use Aumbrel\Core\Picture\Pixels;
 use Aumbrel\Core\Picture\Shape;
 use Aumbrel\Core\Seen\PlatePlane;
@@ -33,8 +34,22 @@ final readonly class ShapePlane implements Plane
     public function fill(Planes $planes): array
     {
         $placement = $this->frame->placement ?? throw new LogicException('a shape of a picture lies on a plate');
-        $seen = new PlatePlane($planes->shape($this->shape, $this->make), $placement, $this->frame->window);
+        $shape = $planes->shape($this->shape, $this->make);
+        $alpha = self::alpha($planes, new PlatePlane($shape, $placement, $this->frame->window));
+        // at the picture's own border its pixels are cut by what they belong to: the shape goes on, or the border would be seen twice
+        foreach (self::alpha($planes, new PlatePlane(new BlankPicture($shape->width(), $shape->height()), $placement, $this->frame->window)) as $at => $there) {
+            if ($there < 1.0 && $there > 0.0) {
+                $alpha[$at] = min(1.0, $alpha[$at] / $there);
+            }
+        }
 
+        /** @var list<float> $alpha changed only where it had values already */
+        return $alpha;
+    }
+
+    /** @return list<float> */
+    private static function alpha(Planes $planes, PlatePlane $seen): array
+    {
         return (new Pixels($seen->fill($planes), $seen->bits()))->alpha();
     }
 }

@@ -20,6 +20,8 @@ use Demo\Pennant;
 use Demo\Quay;
 use Demo\Shapes;
 use Demo\Shed;
+use Demo\Tabletop;
+use Demo\ToyBoat;
 use Demo\Winch;
 
 /*
@@ -31,7 +33,7 @@ use Demo\Winch;
  */
 
 require dirname(__DIR__).'/vendor/autoload.php';
-foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern', 'Figurehead', 'Loft', 'Floats', 'Winch', 'Buoy', 'HutWall', 'Barometer', 'Shed', 'Pennant', 'Beds', 'Hull', 'Cat', 'Quay'] as $class) {
+foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern', 'Figurehead', 'Loft', 'Floats', 'Winch', 'Buoy', 'HutWall', 'Barometer', 'Shed', 'Pennant', 'Beds', 'Hull', 'Cat', 'Quay', 'Tabletop', 'ToyBoat'] as $class) {
     require __DIR__."/studio/{$class}.php";
 }
 
@@ -125,7 +127,7 @@ foreach ($argv as $word) {
     $grid = preg_match('/^--grid=(\d)$/', $word, $found) === 1 ? (int) $found[1] : $grid;
     $size = preg_match('/^--size=([\d.]+)$/', $word, $found) === 1 ? (float) $found[1] : $size;
 }
-foreach ([new Boardwalk, new Heron, new Lantern, new Figurehead, new Loft, new Floats, new Winch, new Buoy, new HutWall, new Barometer, new Shed, new Pennant, new Beds, new Hull, new Cat, new Quay] as $subject) {
+foreach ([new Boardwalk, new Heron, new Lantern, new Figurehead, new Loft, new Floats, new Winch, new Buoy, new HutWall, new Barometer, new Shed, new Pennant, new Beds, new Hull, new Cat, new Quay, new Tabletop, new ToyBoat] as $subject) {
     if ($names !== [] && ! in_array($subject->name(), $names, true)) {
         continue;
     }

@@ -6,7 +6,7 @@ namespace App\Gestures;
 
 use App\Faults\NotPossible;
 use App\Scenes\FlatScene;
-use Aumbrel\Core\Grade\Matching;
+use Aumbrel\Core\Grade\Neighbours;
 
 /** A plate brought to what lies around it: its colours, and its grain where that is weaker, each a strip over it. */
 final class AsNeighbours extends OfStrip
@@ -37,7 +37,7 @@ final class AsNeighbours extends OfStrip
         $scene = $asked->found() === null ? $scene : $this->grain->onto($scene, $asked);
 
         return $scene->inserted([
-            'id' => FlatScene::newId(), 'kind' => Matching::key(), 'name' => $scene->freeName("Colours of {$name}"), 'mode' => 'normal', 'amount' => Matching::placedAmount(), 'confinedTo' => $asked->strip(), 'masks' => [], 'values' => ['toward' => Matching::AROUND],
+            'id' => FlatScene::newId(), 'name' => $scene->freeName("Colours of {$name}"), 'confinedTo' => $asked->strip(), ...Neighbours::around(),
         ], $asked->strip());
     }
 }

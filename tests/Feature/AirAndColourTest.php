@@ -39,6 +39,22 @@ function gesture(string $url, string $name, array $asked): Illuminate\Testing\Te
     return test()->postJson("{$url}/gestures/{$name}", $asked);
 }
 
+it('brings a plate to its neighbours, and its neighbours to it, each in one step', function (): void {
+    $scene = litScene();
+    $figure = $scene['strips'][1];
+    $as = gestured($scene, 'as-neighbours', ['strip' => $figure['id'], 'revision' => $figure['revision']]);
+    $match = array_values(array_filter($as['strips'], static fn (array $strip): bool => $strip['kind'] === 'match'));
+    expect($match)->toHaveCount(1)->and($match[0])->toMatchArray(['confinedTo' => $figure['id'], 'name' => "Colours of {$figure['name']}"])->and($match[0]['values']['toward'])->toBe('what lies around')
+        // over the plate
+        ->and(array_search($match[0]['id'], array_column($as['strips'], 'id'), true))->toBeGreaterThan(array_search($figure['id'], array_column($as['strips'], 'id'), true));
+    expect(test()->postJson("/api/scenes/{$scene['id']}/undo", [])->json('strips'))->toHaveCount(count($scene['strips']));
+    $like = gestured($scene, 'neighbours-like', ['strip' => $figure['id'], 'revision' => $figure['revision']]);
+    $match = array_values(array_filter($like['strips'], static fn (array $strip): bool => $strip['kind'] === 'match'));
+    expect($match[0]['values'])->toMatchArray(['toward' => 'a plate', 'like' => $figure['id']])
+        ->and(array_search($match[0]['id'], array_column($like['strips'], 'id'), true))->toBeLessThan(array_search($figure['id'], array_column($like['strips'], 'id'), true));
+    test()->postJson("/api/scenes/{$scene['id']}/gestures/neighbours-like", ['strip' => $match[0]['id'], 'revision' => $match[0]['revision']])->assertStatus(422);
+});
+
 it('brings the rest along a light: a group of ordinary strips under it, in one step', function (): void {
     [$url] = airyScene();
     $strips = gesture($url, 'add-strip', ['kind' => 'spot', 'centre' => [100, 80], 'span' => 200])->assertOk()->json('strips');

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { bust, buoy, floats, heron, porthole, poster } from './marsh';
+import { bust, buoy, floats, heron, porthole, poster, toyBoat } from './marsh';
 import { luma, Walk } from './walk';
 
 /*
@@ -135,6 +135,43 @@ test('13, the ferry poster: panes that glow without leaking, and the same in fog
     expect(lift(340)).toBeGreaterThan(lift(420) - 2);
     // the bars between the panes stay darker than these
     expect(after.luma([230, 170], 0)).toBeLessThan(after.luma([219, 170], 1));
+});
+
+test('15, a toy boat in a tabletop marsh: dodge and burn, a bright spot brought down, the background toward the subject, mist', async ({ page }) => {
+    const walk = await Walk.begin(page, { number: 15, name: 'A toy boat in a tabletop marsh', allowed: 16, ends: 'the readings are quiet' }, toyBoat);
+    const boat = page.locator('[data-strip="toyboat"]');
+    await walk.add(/^Paint Lighter/);
+    await walk.drag([[310, 232], [350, 250], [410, 240]], 12);
+    await walk.add(/^Paint Lighter/);
+    await walk.type('Level', -1.2);
+    await walk.drag([[100, 352], [125, 366], [150, 360]], 12);
+    await walk.press(boat);
+    await walk.unfold('Clean the edge');
+    await walk.type('Soften', 0.7);
+    await walk.unfold('Likeness');
+    await walk.button('Its neighbours as it');
+    await walk.add(/^Smoke/);
+    await walk.press(boat);
+    await walk.button('Cast its shadows');
+    await expect(page.getByRole('button', { name: 'No readings' })).toBeVisible();
+    const strips = await walk.strips();
+    expect(strips.map(({ kind }) => kind)).toEqual(['plate', 'match', 'smoke', 'group', 'cast', 'contact', 'plate', 'paint', 'paint']);
+    const after = await walk.ends();
+    const lift = (place: [number, number], reach = 3) => after.luma(place, reach) - walk.before.luma(place, reach);
+    // the sail was dodged, the boat's hull was not
+    expect(lift([350, 244])).toBeGreaterThan(8);
+    expect(Math.abs(lift([420, 318]))).toBeLessThan(8);
+    // the white pebbles were brought down, and are no greyer than they were
+    const pebbles: [number, number, number, number] = [70, 320, 120, 80];
+    const [was, is] = [walk.before.brightest(pebbles), after.brightest(pebbles)];
+    expect(is.luma).toBeLessThan(0.85 * was.luma);
+    // what lies around was pulled toward the warm boat
+    const around = [[80, 60], [560, 60], [540, 390], [60, 280]] as [number, number][];
+    const warmth = (seen: typeof after) => around.reduce((sum, place) => sum + seen.warmth(place, 8) / around.length, 0);
+    expect(warmth(after)).toBeGreaterThan(warmth(walk.before) + 4);
+    // where it touches there is a dark seam
+    const under = Array.from({ length: 16 }, (_, k) => after.luma([360, 352 + k], 1) / walk.before.luma([360, 352 + k], 1));
+    expect(Math.min(...under)).toBeLessThan(0.8);
 });
 
 test('16, the net float: hard white with its own detail, highlights strengthened, spill around it', async ({ page }) => {

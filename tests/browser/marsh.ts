@@ -128,3 +128,16 @@ export const porthole: Start = {
         ],
     },
 };
+
+export const toyBoat: Start = {
+    width: 640,
+    height: 427,
+    title: 'The toy boat',
+    plates: { 'tabletop.jpg': {}, 'toyboat.png': { width: 240 } },
+    scene: {
+        strips: [
+            { id: 'tabletop', name: 'Tabletop', kind: 'plate', values: { picture: 'tabletop.jpg', horizon: [[0, 145], [640, 145]] } },
+            { id: 'toyboat', name: 'Toy boat', kind: 'plate', values: { picture: 'toyboat.png', place: [360, 262], pivot: [120, 137] } },
+        ],
+    },
+};

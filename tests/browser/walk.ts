@@ -1,14 +1,20 @@
 import { copyFileSync, existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from '@playwright/test';
 import { onScreen, pixelsOf, pulled, run, settled, shownAt, unfold, watch, written, type Rgb } from './help';
 
 /*
  * A whole job walked by hand and counted: pointer, keys, typed values and strokes, nothing behind the interface's back. Counting
  * starts in the opened scene with its plates placed. Where AUMBREL_JOURNEYS names a folder, what it was like before and after is
- * kept there with the counts, for docs/journeys.md.
+ * kept there with the counts, for docs/journeys.md. Where AUMBREL_JOURNEYS_SCENES names one, jobs are walked on the plates as large
+ * as they are, and the scenes, as they came in and finished, are kept there: those of the demo.
  */
+
+const SCENES = process.env.AUMBREL_JOURNEYS_SCENES ?? '';
+
+/** So much larger than their places are written are the scenes. */
+const ZOOM = SCENES === '' ? 1 : 2;
 
 export type Size = { width: number; height: number };
 
@@ -53,7 +59,7 @@ export class Seen {
     ) {}
 
     at(x: number, y: number): Rgb {
-        const from = 4 * (Math.round(y) * this.width + Math.round(x));
+        const from = 4 * (Math.min(this.height - 1, Math.round(ZOOM * y)) * this.width + Math.min(this.width - 1, Math.round(ZOOM * x)));
         return [this.data[from]!, this.data[from + 1]!, this.data[from + 2]!];
     }
 
@@ -110,6 +116,28 @@ function smallPlate(file: string, width: number): string {
 /** @property plates pictures of the demo, with their widths in the scene; as wide as that where none is said */
 export type Start = Size & { title: string; plates: Record<string, { width?: number }>; scene: Values };
 
+/** A scene as it came in, in the size in which it is walked, with its plates beside it. */
+function placed(start: Start, folder: string): Values {
+    const factors: Record<string, number> = {};
+    for (const [name, { width }] of Object.entries(start.plates)) {
+        const file = join('demo', 'night-market', name);
+        copyFileSync(ZOOM === 1 ? smallPlate(name, width ?? start.width) : file, join(folder, name));
+        factors[name] = ZOOM === 1 ? 1 : Number(run('php', '-r', 'echo getimagesize($argv[1])[0];', file)) / (width ?? start.width);
+    }
+    const times = (value: unknown, factor: number): unknown => (typeof value === 'number' ? value * factor : Array.isArray(value) ? value.map((part) => times(part, factor)) : Object.fromEntries(Object.entries(value as Values).map(([key, part]) => [key, times(part, factor)])));
+    const strips = (start.scene.strips as { values: Values; masks?: { values: Values }[] }[]).map((strip) => {
+        const factor = factors[strip.values.picture as string] ?? 1;
+        const values = Object.fromEntries(Object.entries(strip.values).map(([name, value]) => [name, name === 'place' ? times(value, ZOOM) : name === 'pivot' || name === 'horizon' ? times(value, factor) : value]));
+        return { ...strip, values: { ...values, ...(factor === 1 ? {} : { scale: ZOOM / factor }) }, ...(strip.masks ? { masks: strip.masks.map((mask) => ({ ...mask, values: { ...mask.values, path: times(mask.values.path, factor) } })) } : {}) };
+    });
+    return { aumbrel: 2, title: start.title, size: [ZOOM * start.width, ZOOM * start.height], ...start.scene, strips };
+}
+
+/** Keeps a scene file of the demo, under a title of its own. */
+function keepScene(name: string, title: string, scene: Values): void {
+    writeFileSync(join(SCENES, `${name}.scene.json`), `${JSON.stringify({ ...scene, title }, null, 4)}\n`);
+}
+
 export class Walk {
     /** Seconds that the hand waited. */
     private waited = 0;
@@ -127,11 +155,12 @@ export class Walk {
 
     static async begin(page: Page, journey: Journey, start: Start): Promise<Walk> {
         const folder = mkdtempSync(join(tmpdir(), 'aumbrel-journey-'));
-        for (const [name, { width }] of Object.entries(start.plates)) {
-            copyFileSync(smallPlate(name, width ?? start.width), join(folder, name));
+        const began = placed(start, folder);
+        if (SCENES !== '') {
+            keepScene(`journey-${journey.number}-before`, `${journey.name}, as it came in`, began);
         }
         const scene = join(folder, 'scene.json');
-        writeFileSync(scene, JSON.stringify({ aumbrel: 2, title: start.title, size: [start.width, start.height], ...start.scene }));
+        writeFileSync(scene, JSON.stringify(began));
         run('bin/aumbrel', 'render', scene, '--out', join(folder, 'before.png'));
         const id = run('bin/aumbrel', 'store', scene).trim();
         await watch(page);
@@ -159,8 +188,13 @@ export class Walk {
         return found!;
     }
 
-    on(place: [number, number]): Promise<[number, number]> {
-        return onScreen(this.page, place, this.size);
+    on([x, y]: [number, number]): Promise<[number, number]> {
+        return onScreen(this.page, [ZOOM * x, ZOOM * y], { width: ZOOM * this.size.width, height: ZOOM * this.size.height });
+    }
+
+    /** A place or a length of the scene as it is written in it. */
+    in(length: number): number {
+        return ZOOM * length;
     }
 
     get bench(): Locator {
@@ -297,6 +331,10 @@ export class Walk {
         }
         await settled(this.page);
         expect(await plain()).toBe(end);
+        if (SCENES !== '') {
+            keepScene(`journey-${this.journey.number}`, this.journey.name, (await (await this.page.request.get(`/api/scenes/${this.id}/file`)).json()) as Values);
+            test.skip(true, 'its scene is kept');
+        }
         const written = await this.written();
         await this.keep(used, written);
         const { width, height, data } = await pixelsOf(this.page, written);

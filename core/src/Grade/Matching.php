@@ -36,7 +36,7 @@ final readonly class Matching implements ForPlate, Grade, Likens, LooksBelow
 
     private const REGION = 'a region';
 
-    private const PLATE = 'a plate';
+    public const PLATE = 'a plate';
 
     /**
      * @param  array{float, float}  $amounts  of lightness, of colour, 0..1

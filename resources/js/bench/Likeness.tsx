@@ -35,6 +35,7 @@ export function Likeness({ scene, strip, gestures }: { scene: Scene; strip: Stri
             {strip.family === 'plate' && (
                 <div className="flex flex-wrap gap-1.5 pt-0.5">
                     <Action label="As its neighbours" title="Its colours brought to those of what lies around it, and its grain where that is weaker: a strip for each" onPress={() => void gestures.asNeighbours(strip.id)} />
+                    <Action label="Its neighbours as it" title="What lies under it brought to its colours and contrast, in darks, mids and lights" onPress={() => void gestures.neighboursLike(strip.id)} />
                     <Action label="Grain as its neighbours" title="Its grain brought to that of what lies around it, as it is measured" onPress={() => void gestures.grainAlike(strip.id)} />
                 </div>
             )}

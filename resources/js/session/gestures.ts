@@ -147,6 +147,11 @@ export class Gestures {
         await this.add(this.of(strip, 'As its neighbours', 'as-neighbours'));
     }
 
+    /** What lies under a plate toward it. */
+    async neighboursLike(strip: string): Promise<void> {
+        await this.add(this.of(strip, 'Its neighbours as it is', 'neighbours-like'));
+    }
+
     /** One stroke over a strip's falloff as it is so far. */
     async paintLine(strip: string, stroke: Stroke): Promise<void> {
         await this.outbox.put(this.of(strip, 'Paint the line', 'paint-line', { stroke }));

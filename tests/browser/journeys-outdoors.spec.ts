@@ -97,7 +97,7 @@ test('4, drizzle on the causeway: haze from above, thinner in the darks, a post 
 });
 
 test('8, willow light: three exposures of one picture, light and dapples painted between them', async ({ page }) => {
-    const walk = await Walk.begin(page, { number: 8, name: 'Willow light', allowed: 8, reached: 9, ends: 'after the first action nothing was needed but painting, and the lantern is lit' }, willow);
+    const walk = await Walk.begin(page, { number: 8, name: 'Willow light', allowed: 8, ends: 'after the first action nothing was needed but painting, and the lantern is lit' }, willow);
     await walk.point([300, 300]);
     await walk.unfold('Base');
     await walk.button('Trio');
@@ -107,8 +107,7 @@ test('8, willow light: three exposures of one picture, light and dapples painted
     await walk.drag([[230, 370], [400, 330], [560, 372]], 24);
     await walk.drag([[450, 250], [520, 190], [610, 240]], 24);
     // and a lamp is lit in the lantern
-    await walk.key('e');
-    await walk.point([392, 300]);
+    await walk.press(page.locator('[data-strip="lantern"]'));
     await walk.add(/^Glow Something/);
     const after = await walk.ends();
     // where nothing was painted it is two stops under, where it was it is lighter than around
@@ -164,12 +163,11 @@ test("10, the stall lamp's cone: narrow above, gone before the ground, soft side
 });
 
 test('14, soft back light: the average colour of the picture from behind, the bust clear, grain over it, the face up', async ({ page }) => {
-    const walk = await Walk.begin(page, { number: 14, name: 'Soft back light', allowed: 9, reached: 11, ends: 'the face is the brightest of the bust, and the light belongs to the scene' }, sails);
+    const walk = await Walk.begin(page, { number: 14, name: 'Soft back light', allowed: 9, reached: 10, ends: 'the face is the brightest of the bust, and the light belongs to the scene' }, sails);
     await walk.addAll(/^Grain/, /^Paint Lighter/);
     await walk.drag([[215, 170], [228, 200], [215, 230]]);
     // what is added while the backdrop is chosen lies behind the bust
-    await walk.key('e');
-    await walk.point([480, 60]);
+    await walk.press(page.locator('[data-strip="boardwalk"]'));
     await walk.add(/^Spot A cone/, [[634, 6], [240, 250]]);
     await walk.button('Gels and tint');
     await walk.choose('Average of', 'scene');

@@ -10,12 +10,15 @@ use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Transfer;
 use Aumbrel\Core\Kind\Field;
+use Aumbrel\Core\Kind\LightTint;
 use Aumbrel\Core\Kind\Tint;
 use Aumbrel\Core\Picture\PictureSource;
 
 /** A picture's colours divided by their largest channel, as a light has them. */
 final readonly class PictureTint implements Tint
 {
+    use LightTint;
+
     /** @var array{Field, Field, Field} */
     private array $channels;
 
@@ -38,25 +41,5 @@ final readonly class PictureTint implements Tint
         $kernel->line("if ({$most} > 0.0) { {$most} = 1.0 / {$most}; {$colour[0]} *= {$most}; {$colour[1]} *= {$most}; {$colour[2]} *= {$most}; }");
 
         return $colour;
-    }
-
-    public function isDirect(): bool
-    {
-        return false;
-    }
-
-    public function isLight(BlendMode $mode): bool
-    {
-        return $mode->isLinear();
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
-    }
-
-    public function mayExceed(): bool
-    {
-        return false;
     }
 }

@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kind\LightTint;
 use Aumbrel\Core\Kind\OneColour;
 use Aumbrel\Core\Kind\Tint;
 
@@ -16,6 +17,8 @@ use Aumbrel\Core\Kind\Tint;
  */
 final readonly class ShadedLight implements Tint
 {
+    use LightTint;
+
     private function __construct(private Shaded $shaded, private Rgb $colour)
     {
     }
@@ -33,25 +36,5 @@ final readonly class ShadedLight implements Tint
         $channel = static fn (float $value): string => "({$shade} > 0.0 ? {$kernel->number($value)} : 1.0)";
 
         return [$channel($this->colour->red), $channel($this->colour->green), $channel($this->colour->blue)];
-    }
-
-    public function isDirect(): bool
-    {
-        return false;
-    }
-
-    public function isLight(BlendMode $mode): bool
-    {
-        return $mode->isLinear();
-    }
-
-    public function readsBelow(): bool
-    {
-        return false;
-    }
-
-    public function mayExceed(): bool
-    {
-        return false;
     }
 }

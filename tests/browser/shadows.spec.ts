@@ -77,6 +77,9 @@ test('a shadow from one drag: it starts at the feet, its tip turns the light, it
     await expect(page.getByText(/starts \d+ px above the feet of Post/)).toBeVisible();
     await written(page, () => page.getByRole('button', { name: 'Start it at the lower edge' }).click());
     await page.keyboard.press('Escape');
+    // closing it gives the focus back to the button that opened it, and only then is it the strip's
+    await expect(page.getByText('Worth knowing').or(page.getByText(/starts \d+ px above/))).toHaveCount(0);
+    await expect(page.getByRole('button', { name: /reading/ })).toBeFocused();
 
     // by keys: its density, and everything back
     await page.locator(`[data-strip="${cast!.id}"]`).focus();

@@ -154,7 +154,7 @@ function StripBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; ge
                             <ValueControl key={parameter.name} scene={scene} strip={strip} parameter={parameter} value={values[parameter.name] ?? null} gestures={gestures} hand={handOf(strip, parameter, gestures)} />
                             ),
                         )}
-                    {isPlate && section === 'direction' && <DirectionActions strip={strip} gestures={gestures} />}
+                    {isPlate && section === 'direction' && <DirectionActions scene={scene} strip={strip} gestures={gestures} />}
                     {isPlate && section === 'own light' && <OwnLight scene={scene} strip={strip} gestures={gestures} />}
                     {isPlate && section === 'body' && typeof strip.values.normals === 'string' && strip.values.normalsUp === 'as it seems' && <NormalsGuessed scene={scene} strip={strip} />}
                     {isPlate && section === 'placing' && <PlacingActions />}

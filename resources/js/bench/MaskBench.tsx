@@ -24,7 +24,6 @@ const DRAWN = ['outline', 'strokes', 'painted cut', 'colour area'];
 const DRAWN_BY: { tool: Tool; label: string; hint: string; grounds: Ground[] }[] = [
     { tool: 'outline', label: 'Outline', hint: 'Click for corners, drag for curves (O)', grounds: ['scene', 'plate', 'emitter'] },
     { tool: 'paint', label: 'Paint', hint: 'Paint strokes on the view (P)', grounds: ['scene', 'plate', 'emitter'] },
-    { tool: 'find', label: 'Find it', hint: 'Click the subject, or drag a box round it: a first cut that strokes improve', grounds: ['plate'] },
     { tool: 'pick', label: 'Colour area', hint: 'Click an area of the same colour (I)', grounds: ['plate', 'emitter'] },
 ];
 

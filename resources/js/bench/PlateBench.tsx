@@ -5,6 +5,7 @@ import type { Scene, Strip } from '../api/types';
 import { Action } from '../controls/Action';
 import type { Gestures } from '../session/gestures';
 import { useWork, work } from '../session/store';
+import { everyStrip } from '../session/strips';
 
 export function BaseActions({ strip, gestures }: { strip: Strip; gestures: Gestures }) {
     return (
@@ -15,9 +16,10 @@ export function BaseActions({ strip, gestures }: { strip: Strip; gestures: Gestu
     );
 }
 
-/** What follows from where light comes from. */
-export function DirectionActions({ strip, gestures }: { strip: Strip; gestures: Gestures }) {
-    return (
+/** What follows from where light comes from; the lowest plate is the place, on which shadows fall. */
+export function DirectionActions({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
+    const isPlace = everyStrip(scene.strips).find((other) => other.family === 'plate')?.id === strip.id;
+    return isPlace ? null : (
         <div className="flex flex-wrap gap-1.5 pt-0.5">
             <Action label="Find its feet" title="Where its legs end, by its outline: there its shadows start" onPress={() => void gestures.findFeet(strip.id)} />
             <Action label="Cast its shadows" title="By every source, and where it touches; each can be changed by itself" onPress={() => void gestures.castShadows(strip.id)} />

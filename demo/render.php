@@ -3,26 +3,9 @@
 declare(strict_types=1);
 
 use Aumbrel\Core\Color\Srgb;
-use Demo\Barometer;
-use Demo\Beds;
-use Demo\Boardwalk;
-use Demo\Buoy;
 use Demo\Camera;
-use Demo\Cat;
-use Demo\Figurehead;
-use Demo\Floats;
-use Demo\Heron;
-use Demo\Hull;
-use Demo\HutWall;
-use Demo\Lantern;
-use Demo\Loft;
-use Demo\Pennant;
-use Demo\Quay;
 use Demo\Shapes;
-use Demo\Shed;
-use Demo\Tabletop;
-use Demo\ToyBoat;
-use Demo\Winch;
+use Demo\Subject;
 
 /*
  * Photographs the demo's plates: php demo/render.php [NAME ...] [--grid=3] [--size=0.25]
@@ -33,7 +16,9 @@ use Demo\Winch;
  */
 
 require dirname(__DIR__).'/vendor/autoload.php';
-foreach (['Shapes', 'Subject', 'Camera', 'Boardwalk', 'Heron', 'Lantern', 'Figurehead', 'Loft', 'Floats', 'Winch', 'Buoy', 'HutWall', 'Barometer', 'Shed', 'Pennant', 'Beds', 'Hull', 'Cat', 'Quay', 'Tabletop', 'ToyBoat'] as $class) {
+const SUBJECTS = ['Boardwalk', 'Heron', 'Lantern', 'Figurehead', 'Loft', 'Floats', 'Winch', 'Buoy', 'HutWall', 'Barometer', 'Shed', 'Pennant', 'Beds', 'Hull', 'Cat', 'Quay', 'Tabletop', 'ToyBoat'];
+
+foreach (['Shapes', 'Subject', 'Camera', ...SUBJECTS] as $class) {
     require __DIR__."/studio/{$class}.php";
 }
 
@@ -127,7 +112,9 @@ foreach ($argv as $word) {
     $grid = preg_match('/^--grid=(\d)$/', $word, $found) === 1 ? (int) $found[1] : $grid;
     $size = preg_match('/^--size=([\d.]+)$/', $word, $found) === 1 ? (float) $found[1] : $size;
 }
-foreach ([new Boardwalk, new Heron, new Lantern, new Figurehead, new Loft, new Floats, new Winch, new Buoy, new HutWall, new Barometer, new Shed, new Pennant, new Beds, new Hull, new Cat, new Quay, new Tabletop, new ToyBoat] as $subject) {
+foreach (SUBJECTS as $class) {
+    /** @var Subject $subject */
+    $subject = new ("Demo\\{$class}");
     if ($names !== [] && ! in_array($subject->name(), $names, true)) {
         continue;
     }

@@ -32,12 +32,11 @@ final class AsNeighbours extends OfStrip
 
     public function onto(FlatScene $scene, Asked $asked): FlatScene
     {
-        $plate = $scene->plate($asked->strip());
-        $name = is_string($plate['name'] ?? null) ? mb_substr($plate['name'], 0, 60) : 'plate';
+        $scene->plate($asked->strip());
         $scene = $asked->found() === null ? $scene : $this->grain->onto($scene, $asked);
 
         return $scene->inserted([
-            'id' => FlatScene::newId(), 'name' => $scene->freeName("Colours of {$name}"), 'confinedTo' => $asked->strip(), ...Neighbours::around(),
+            'id' => FlatScene::newId(), 'name' => $scene->freeName("Colours of {$scene->shortName($asked->strip())}"), 'confinedTo' => $asked->strip(), ...Neighbours::around(),
         ], $asked->strip());
     }
 }

@@ -28,10 +28,10 @@ final class Average extends OfStrip
 
     public function onto(FlatScene $scene, Asked $asked): FlatScene
     {
-        $plate = $scene->plate($asked->strip());
+        $scene->plate($asked->strip());
 
         return $scene->inserted([
-            'id' => FlatScene::newId(), 'kind' => 'fill', 'name' => $scene->freeName('Average of '.mb_substr((string) $plate['name'], 0, 60)), 'values' => ['colour' => $asked->found()],
+            'id' => FlatScene::newId(), 'kind' => 'fill', 'name' => $scene->freeName("Average of {$scene->shortName($asked->strip())}"), 'values' => ['colour' => $asked->found()],
         ], $asked->strip());
     }
 }

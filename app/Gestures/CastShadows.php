@@ -37,8 +37,7 @@ final class CastShadows extends OfStrip
             throw new NotPossible('strip', 'Only a plate that is cut out throws a shadow: cut it out first.');
         }
         $group = FlatScene::newId();
-        $name = is_string($scene->strip($plate)['name'] ?? null) ? mb_substr($scene->strip($plate)['name'], 0, 60) : 'plate';
-        $scene = $scene->insertedUnder($scene->newGroup($group, "Shadows of {$name}"), $plate);
+        $scene = $scene->insertedUnder($scene->newGroup($group, "Shadows of {$scene->shortName($plate)}"), $plate);
         foreach ($shadows as $shadow) {
             $scene = $scene->insertedInto(Belonging::strip(FlatScene::newId(), $shadow, $scene, $shadow->source), $group);
         }

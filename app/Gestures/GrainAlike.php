@@ -39,9 +39,8 @@ final class GrainAlike extends OfStrip
 
     public function onto(FlatScene $scene, Asked $asked): FlatScene
     {
-        $plate = $scene->plate($asked->strip());
-        $name = is_string($plate['name'] ?? null) ? mb_substr($plate['name'], 0, 60) : 'plate';
+        $scene->plate($asked->strip());
 
-        return $scene->inserted(['id' => FlatScene::newId(), ...FlatScene::fields(FlatScene::fields($asked->found())['strip'] ?? []), 'name' => $scene->freeName("Grain of {$name}"), 'mode' => 'normal', 'amount' => 100, 'muted' => false, 'confinedTo' => $asked->strip(), 'masks' => []], null);
+        return $scene->inserted(['id' => FlatScene::newId(), ...FlatScene::fields(FlatScene::fields($asked->found())['strip'] ?? []), 'name' => $scene->freeName("Grain of {$scene->shortName($asked->strip())}"), 'mode' => 'normal', 'amount' => 100, 'muted' => false, 'confinedTo' => $asked->strip(), 'masks' => []], null);
     }
 }

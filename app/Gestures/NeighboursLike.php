@@ -17,11 +17,10 @@ final class NeighboursLike extends OfStrip
 
     public function onto(FlatScene $scene, Asked $asked): FlatScene
     {
-        $plate = $scene->plate($asked->strip());
-        $name = is_string($plate['name'] ?? null) ? mb_substr($plate['name'], 0, 60) : 'plate';
+        $scene->plate($asked->strip());
 
         return $scene->insertedUnder([
-            'id' => FlatScene::newId(), 'name' => $scene->freeName("Toward {$name}"), ...Neighbours::toward($asked->strip()),
+            'id' => FlatScene::newId(), 'name' => $scene->freeName("Toward {$scene->shortName($asked->strip())}"), ...Neighbours::toward($asked->strip()),
         ], $asked->strip());
     }
 }

@@ -49,8 +49,7 @@ final class Relight extends OfStrip
 
             return $scene->with(['strips' => [$before->strip => ['level' => $light['level'], 'values' => [...FlatScene::fields($strip['values'] ?? []), ...Relit::from($from)]] + $strip]]);
         }
-        $name = is_string($scene->plate($id)['name'] ?? null) ? mb_substr($scene->plate($id)['name'], 0, 60) : 'plate';
 
-        return $scene->inserted(['id' => FlatScene::newId(), 'name' => $scene->freeName("Key light on {$name}"), 'amount' => 100, 'muted' => false, 'masks' => [], ...$light], $id);
+        return $scene->inserted(['id' => FlatScene::newId(), 'name' => $scene->freeName("Key light on {$scene->shortName($id)}"), 'amount' => 100, 'muted' => false, 'masks' => [], ...$light], $id);
     }
 }

@@ -173,6 +173,14 @@ final readonly class FlatScene
         return $this->strips[$id] ?? throw new SceneError('strip', "there is no strip \"{$id}\" in this scene");
     }
 
+    /** What a strip is called, short enough for the names of what is made of it. */
+    public function shortName(string $id): string
+    {
+        $name = $this->strip($id)['name'] ?? null;
+
+        return is_string($name) ? mb_substr($name, 0, 60) : 'plate';
+    }
+
     public function isPlate(string $id): bool
     {
         return Registry::kinds()->strip($this->strips[$id]['kind'] ?? null, 'kind')::family() === Family::Plate;

@@ -8,19 +8,22 @@ type Values = Record<string, unknown>;
 
 const SIZE = { width: 640, height: 400 };
 
+/** A plate called after its picture. */
+const plate = (picture: string, name: string, values: Values = {}) => ({ id: picture.split('.')[0]!, name, kind: 'plate', values: { picture, ...values } });
+
 /** The boardwalk by the ferry hut; its horizon is drawn. */
-const boardwalk = (values: Values = {}) => ({ id: 'boardwalk', name: 'Boardwalk', kind: 'plate', values: { picture: 'boardwalk.jpg', horizon: [[0, 197], [640, 197]], ...values } });
+const boardwalk = (values: Values = {}) => plate('boardwalk.jpg', 'Boardwalk', { horizon: [[0, 197], [640, 197]], ...values });
 
 const night = (exposure: number) => boardwalk({ exposure, drained: 35 });
 
 /** A cut-out that stands with the middle of its lower edge at a place. */
-const standing = (picture: string, [width, height]: [number, number], place: [number, number], values: Values = {}) => ({ id: picture.split('.')[0]!, name: picture[0]!.toUpperCase() + picture.slice(1, -4), kind: 'plate', values: { picture, place, pivot: [width / 2, height], ...values } });
+const standing = (picture: string, [width, height]: [number, number], place: [number, number], values: Values = {}) => plate(picture, picture[0]!.toUpperCase() + picture.slice(1, -4), { place, pivot: [width / 2, height], ...values });
 
 const scene = (title: string, strips: unknown[], plates: Start['plates'] = {}, size = SIZE): Start => ({ ...size, title, plates: { 'boardwalk.jpg': {}, ...plates }, scene: { strips } });
 
 export const pilot = scene('The pilot', [boardwalk(), standing('figurehead.png', [250, 312], [250, 402])], { 'figurehead.png': { width: 250 } });
 
-export const loft: Start = { width: 600, height: 400, title: 'The sail loft', plates: { 'loft.jpg': {} }, scene: { strips: [{ id: 'loft', name: 'Loft', kind: 'plate', values: { picture: 'loft.jpg', exposure: -0.5 } }] } };
+export const loft: Start = { width: 600, height: 400, title: 'The sail loft', plates: { 'loft.jpg': {} }, scene: { strips: [plate('loft.jpg', 'Loft', { exposure: -0.5 })] } };
 
 export const causeway = scene('The causeway', [boardwalk()]);
 
@@ -37,7 +40,7 @@ export const mud = scene('The mud at night', [night(-2.2), standing('figurehead.
 
 export const stall = scene('The stall lamp', [night(-1.7)]);
 
-export const poster: Start = { width: 480, height: 600, title: 'The ferry poster', plates: { 'poster.png': {} }, scene: { strips: [{ id: 'poster', name: 'Poster', kind: 'plate', values: { picture: 'poster.png' } }] } };
+export const poster: Start = { width: 480, height: 600, title: 'The ferry poster', plates: { 'poster.png': {} }, scene: { strips: [plate('poster.png', 'Poster')] } };
 
 export const sails = scene('The bust outdoors', [boardwalk({ exposure: 0.2 }), standing('figurehead.png', [250, 312], [250, 402], { exposure: -0.5 })], { 'figurehead.png': { width: 250 } });
 
@@ -52,7 +55,7 @@ export const wrongSide: Start = {
     height: 427,
     title: 'The wrong side',
     plates: { 'loft.jpg': {}, 'figurehead.png': { width: 300 } },
-    scene: { strips: [{ id: 'loft', name: 'Loft', kind: 'plate', values: { picture: 'loft.jpg', exposure: 0, drained: 30 } }, standing('figurehead.png', [300, 375], [290, 430], { exposure: 0.9 })] },
+    scene: { strips: [plate('loft.jpg', 'Loft', { exposure: 0, drained: 30 }), standing('figurehead.png', [300, 375], [290, 430], { exposure: 0.9 })] },
 };
 
 export const render = scene(
@@ -68,8 +71,8 @@ export const hut: Start = {
     plates: { 'hutwall.jpg': {}, 'barometer.png': { width: 120 } },
     scene: {
         strips: [
-            { id: 'hutwall', name: 'Hut', kind: 'plate', values: { picture: 'hutwall.jpg', exposure: -0.2 } },
-            { id: 'barometer', name: 'Barometer', kind: 'plate', values: { picture: 'barometer.png', place: [286, 232], pivot: [60, 70] } },
+            plate('hutwall.jpg', 'Hut', { exposure: -0.2 }),
+            plate('barometer.png', 'Barometer', { place: [286, 232], pivot: [60, 70] }),
         ],
     },
 };
@@ -81,13 +84,13 @@ export const shed: Start = {
     plates: { 'shed.jpg': {}, 'pennant.png': { width: 380 } },
     scene: {
         strips: [
-            { id: 'shed', name: 'Shed', kind: 'plate', values: { picture: 'shed.jpg' } },
-            { id: 'pennant', name: 'Pennant', kind: 'plate', values: { picture: 'pennant.png', place: [330, 200], pivot: [190, 134] } },
+            plate('shed.jpg', 'Shed'),
+            plate('pennant.png', 'Pennant', { place: [330, 200], pivot: [190, 134] }),
         ],
     },
 };
 
-export const beds: Start = { width: 640, height: 411, title: 'The oyster beds', plates: { 'beds.jpg': {} }, scene: { strips: [{ id: 'beds', name: 'Beds', kind: 'plate', values: { picture: 'beds.jpg' } }] } };
+export const beds: Start = { width: 640, height: 411, title: 'The oyster beds', plates: { 'beds.jpg': {} }, scene: { strips: [plate('beds.jpg', 'Beds')] } };
 
 export const winch: Start = {
     width: 640,
@@ -96,8 +99,8 @@ export const winch: Start = {
     plates: { 'quay.jpg': {}, 'winch.png': { width: 300 } },
     scene: {
         strips: [
-            { id: 'quay', name: 'Quay', kind: 'plate', values: { picture: 'quay.jpg', horizon: [[0, 127], [640, 127]] } },
-            { id: 'winch', name: 'Winch', kind: 'plate', values: { picture: 'winch.png', place: [330, 222], pivot: [150, 164] } },
+            plate('quay.jpg', 'Quay', { horizon: [[0, 127], [640, 127]] }),
+            plate('winch.png', 'Winch', { place: [330, 222], pivot: [150, 164] }),
         ],
     },
 };
@@ -122,9 +125,9 @@ export const porthole: Start = {
     plates: { 'boardwalk.jpg': { width: 360 }, 'hull.png': {}, 'cat.jpg': { width: 240 } },
     scene: {
         strips: [
-            { id: 'hull', name: 'Hull', kind: 'plate', values: { picture: 'hull.png', exposure: -0.6, horizon: [[0, 221], [600, 221]] } },
+            plate('hull.png', 'Hull', { exposure: -0.6, horizon: [[0, 221], [600, 221]] }),
             { id: 'harbour', name: 'Harbour', kind: 'plate', values: { picture: 'boardwalk.jpg', place: [90, 60], exposure: 1.8, stance: 'free' }, masks: [circle([183, 115], 99)] },
-            { id: 'cat', name: 'Cat', kind: 'plate', values: { picture: 'cat.jpg', place: [300, 190], exposure: -0.2 } },
+            plate('cat.jpg', 'Cat', { place: [300, 190], exposure: -0.2 }),
         ],
     },
 };
@@ -136,8 +139,8 @@ export const toyBoat: Start = {
     plates: { 'tabletop.jpg': {}, 'toyboat.png': { width: 240 } },
     scene: {
         strips: [
-            { id: 'tabletop', name: 'Tabletop', kind: 'plate', values: { picture: 'tabletop.jpg', horizon: [[0, 145], [640, 145]] } },
-            { id: 'toyboat', name: 'Toy boat', kind: 'plate', values: { picture: 'toyboat.png', place: [360, 262], pivot: [120, 137] } },
+            plate('tabletop.jpg', 'Tabletop', { horizon: [[0, 145], [640, 145]] }),
+            plate('toyboat.png', 'Toy boat', { place: [360, 262], pivot: [120, 137] }),
         ],
     },
 };

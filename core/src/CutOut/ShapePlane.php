@@ -36,8 +36,12 @@ final readonly class ShapePlane implements Plane
         $placement = $this->frame->placement ?? throw new LogicException('a shape of a picture lies on a plate');
         $shape = $planes->shape($this->shape, $this->make);
         $alpha = self::alpha($planes, new PlatePlane($shape, $placement, $this->frame->window));
+        $whole = new PlatePlane(new BlankPicture($shape->width(), $shape->height()), $placement, $this->frame->window);
+        if ($whole->opaque()) {
+            return $alpha;
+        }
         // at the picture's own border its pixels are cut by what they belong to: the shape goes on, or the border would be seen twice
-        foreach (self::alpha($planes, new PlatePlane(new BlankPicture($shape->width(), $shape->height()), $placement, $this->frame->window)) as $at => $there) {
+        foreach (self::alpha($planes, $whole) as $at => $there) {
             if ($there < 1.0 && $there > 0.0) {
                 $alpha[$at] = min(1.0, $alpha[$at] / $there);
             }

@@ -21,6 +21,24 @@ final readonly class Bounds implements Extent
         return $places === [] ? null : new self(min(array_column($places, 0)), min(array_column($places, 1)), max(array_column($places, 0)), max(array_column($places, 1)));
     }
 
+    /**
+     * The rectangle round several; null where one of them has no end or is no rectangle.
+     *
+     * @param  non-empty-list<Extent|null>  $extents
+     */
+    public static function around(array $extents): ?self
+    {
+        $all = null;
+        foreach ($extents as $extent) {
+            if (! $extent instanceof self) {
+                return null;
+            }
+            $all = $all?->with($extent) ?? $extent;
+        }
+
+        return $all;
+    }
+
     /** So much wider on every side. */
     public function grown(float $by): self
     {

@@ -31,9 +31,7 @@ final readonly class Blended implements Field
 
     public function extent(): ?Extent
     {
-        [$one, $other] = [$this->one->extent(), $this->other->extent()];
-
-        return $one instanceof Bounds && $other instanceof Bounds ? $one->with($other) : null;
+        return Bounds::around([$this->one->extent(), $this->other->extent()]);
     }
 
     public function largest(): float

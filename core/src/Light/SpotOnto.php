@@ -28,6 +28,7 @@ use Aumbrel\Core\Kind\Stance;
 use Aumbrel\Core\Kind\StripKind;
 use Aumbrel\Core\Kind\Surroundings;
 use Aumbrel\Core\Stage\Camera;
+use Aumbrel\Core\Stage\Face;
 use Aumbrel\Core\Stage\Footing;
 use Aumbrel\Core\Stage\Lamp;
 use Aumbrel\Core\Stage\Stage;
@@ -162,9 +163,21 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
     private static function over(Point $foot, Point $target, float $height): array
     {
         $height = max(self::LOWEST, $height, self::STEEP * $foot->distanceTo($target));
-        $field = min(self::OPEN, 2 * (self::FLATTEST - 5 - rad2deg(atan2($foot->distanceTo($target), $height))));
+        $field = min(self::OPEN, self::widest(rad2deg(atan2($foot->distanceTo($target), $height))));
 
         return ['lamp' => [round($foot->x), round($foot->y)], 'target' => [round($target->x), round($target->y)], 'height' => round($height), 'beam' => round($field / self::OPENNESS), 'field' => round($field)];
+    }
+
+    /** The field angle of a new one that is tilted by so much, degrees: it does not shine too flat. */
+    private static function widest(float $tilt): float
+    {
+        return 2 * (self::FLATTEST - 5 - $tilt);
+    }
+
+    /** Where a lamp's foot is seen on a surface; null where it stands behind that, or too near to it. */
+    private static function under(Vector $lamp, ?Face $face, Camera $camera): ?Point
+    {
+        return $face === null || $face->over($lamp) < self::LOWEST ? null : $camera->seen($face->foot($lamp));
     }
 
     /**
@@ -184,8 +197,7 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
         }
         $all = [];
         foreach ($surfaces as $surface => [$name, $ticked]) {
-            $face = $placed->stage->face((string) $surface);
-            $under = $face === null || $face->over($lamp) < self::LOWEST ? null : $camera->seen($face->foot($lamp));
+            $under = self::under($lamp, $placed->stage->face((string) $surface), $camera);
             if ($under === null) {
                 continue;
             }
@@ -210,13 +222,12 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
         $surface = $stage->surfaceAt($plate->footing->middle);
         $face = $stage->face($surface);
         $there = $face?->seenAt($plate->footing->middle, $camera);
-        $height = $face === null ? 0.0 : $face->over($lamp);
-        $foot = $face === null ? null : $camera->seen($face->foot($lamp));
-        if ($there === null || $foot === null || $height < self::LOWEST) {
+        $foot = self::under($lamp, $face, $camera);
+        if ($face === null || $there === null || $foot === null) {
             return null;
         }
-        $far = $there->minus($lamp)->length();
-        $field = min(self::OPEN, 2 * rad2deg(atan2($plate->size, $far)), 2 * (self::FLATTEST - 5 - rad2deg(acos(min(1.0, $height / $far)))));
+        [$height, $far] = [$face->over($lamp), $there->minus($lamp)->length()];
+        $field = min(self::OPEN, 2 * rad2deg(atan2($plate->size, $far)), self::widest(rad2deg(acos(min(1.0, $height / $far)))));
         $values = ['surface' => $surface, 'beam' => round($field / self::OPENNESS, 1), 'field' => round($field, 1), 'lamp' => $foot->toArray(), 'target' => $plate->footing->middle->toArray()];
 
         // of what falls straight under the lamp the cube of the cosine arrives there

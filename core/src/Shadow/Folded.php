@@ -39,16 +39,7 @@ final readonly class Folded implements Field
 
     public function extent(): ?Bounds
     {
-        $all = null;
-        foreach ($this->pieces as $piece) {
-            $extent = $piece->extent();
-            if ($extent === null) {
-                return null;
-            }
-            $all = $all?->with($extent) ?? $extent;
-        }
-
-        return $all;
+        return Bounds::around(array_map(static fn (Piece $piece): ?Bounds => $piece->extent(), $this->pieces));
     }
 
     public function identity(): string

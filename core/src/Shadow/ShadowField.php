@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Shadow;
 
 use Aumbrel\Core\Geometry\Bounds;
+use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
@@ -41,16 +42,9 @@ final readonly class ShadowField implements Field
 
     public function extent(): ?Bounds
     {
-        $all = null;
-        foreach ([...$this->pieces, ...array_merge(...array_map(static fn (Covering $covering): array => $covering->pieces, $this->coverings))] as $piece) {
-            $extent = $piece->extent();
-            if (! $extent instanceof Bounds) {
-                return null;
-            }
-            $all = $all?->with($extent) ?? $extent;
-        }
+        $pieces = [...$this->pieces, ...array_merge(...array_map(static fn (Covering $covering): array => $covering->pieces, $this->coverings))];
 
-        return $all ?? new Bounds(0.0, 0.0, 0.0, 0.0);
+        return $pieces === [] ? new Bounds(0.0, 0.0, 0.0, 0.0) : Bounds::around(array_map(static fn (Field $piece): ?Extent => $piece->extent(), $pieces));
     }
 
     public function identity(): string

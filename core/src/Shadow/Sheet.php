@@ -42,12 +42,11 @@ final readonly class Sheet
             }
         }
         $view = View::of($camera, $middle->y);
-        $foot = $view->meets($middle, $view->ground());
-        $aside = $view->meets($middle->plus(1.0, $slope), $view->ground());
-        if ($foot === null || $aside === null) {
+        $onGround = self::onGround($view, $middle, $slope);
+        if ($onGround === null) {
             return null;
         }
-        $along = $aside->minus($foot);
+        [$foot, $along] = $onGround;
         $normal = (new Vector(-$along->z, 0.0, $along->x))->unit();
         $tall = $middle->y - min($stand->box->top, $middle->y - 1.0);
 
@@ -59,24 +58,33 @@ final readonly class Sheet
     {
         $row = ContactRow::of($stand);
         $top = $row->isBroken() ? $this->place($this->top()) : null;
-        $folds = [];
         if ($top === null) {
             return [$this];
         }
+        $folds = [];
         foreach ($row->stretches as ['middle' => $middle, 'slope' => $slope, 'from' => $from, 'to' => $to]) {
-            $foot = $this->view->meets($middle, $this->view->ground());
-            $aside = $this->view->meets($middle->plus(1.0, $slope), $this->view->ground());
+            $onGround = self::onGround($this->view, $middle, $slope);
             $edges = array_filter([$from?->x, $to?->x, $this->middle->x], static fn (?float $x): bool => $x !== null);
             $box = new Bounds(max($this->box->left, $from === null ? -INF : min($edges)), $this->box->top, min($this->box->right, $to === null ? INF : max($edges)), $this->box->bottom);
-            if ($foot === null || $aside === null || $box->left >= $box->right) {
+            if ($onGround === null || $box->left >= $box->right) {
                 continue;
             }
-            $normal = $aside->minus($foot)->cross($top->minus($foot))->unit();
+            [$foot, $along] = $onGround;
+            $normal = $along->cross($top->minus($foot))->unit();
             $normal = $normal->z < 0 ? $normal->times(-1) : $normal;
             $folds[] = new self($this->view, $box, $middle, $slope, new Face($normal, $normal->dot($foot)), $foot, $this->high, ['from' => $from, 'to' => $to, 'top' => $this->top()]);
         }
 
         return $folds === [] ? [$this] : $folds;
+    }
+
+    /** @return array{Vector, Vector}|null a place of a contact row in space, and its way along the ground; null above the horizon */
+    private static function onGround(View $view, Point $at, float $slope): ?array
+    {
+        $foot = $view->meets($at, $view->ground());
+        $aside = $view->meets($at->plus(1.0, $slope), $view->ground());
+
+        return $foot === null || $aside === null ? null : [$foot, $aside->minus($foot)];
     }
 
     /** How far inside its fold a place of the picture lies, px; no end where it is not folded. */

@@ -8,7 +8,7 @@ import type { Gestures } from '../session/gestures';
 import { AMBIENT, STAGE } from '../session/things';
 import { useWork, work, type Marking } from '../session/store';
 import { byHorizon, drawnHorizon } from '../session/floor';
-import { withWall } from '../session/walls';
+import { withWallStraightOn } from '../session/walls';
 import { thingHand } from './hands';
 
 const HINTS: Partial<Record<Exclude<Marking, null>, string>> = {
@@ -64,25 +64,7 @@ export function StageBench({ scene, gestures }: { scene: Scene; gestures: Gestur
             <Section of="stage" title="Walls">
                 <div className="flex flex-wrap gap-1.5">
                     <Mark what="wall" label="Four corners" title="Click the corners of the wall, or draw two of its edges" />
-                    <Action
-                        label="Straight on"
-                        title="The whole picture is a wall, seen straight on"
-                        onPress={() =>
-                            set(
-                                {
-                                    walls: withWall(scene, {
-                                        corners: [
-                                            [0, 0],
-                                            [scene.width, 0],
-                                            [scene.width, scene.height],
-                                            [0, scene.height],
-                                        ],
-                                    }),
-                                },
-                                'Mark a wall',
-                            )
-                        }
-                    />
+                    <Action label="Straight on" title="The whole picture is a wall, seen straight on" onPress={() => set({ walls: withWallStraightOn(scene) }, 'Mark a wall')} />
                     {floor && <Mark what="foot" label="Foot line" title="Draw where it meets the floor; its height is then dragged" />}
                 </div>
                 {walls.map((wall, at) => (

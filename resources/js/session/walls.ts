@@ -1,6 +1,18 @@
 import type { Scene, Wall } from '../api/types';
 import { newKey } from './outbox';
 
+/** The walls of a scene and another one that is seen straight on and fills the picture. */
+export function withWallStraightOn(scene: Scene): Wall[] {
+    return withWall(scene, {
+        corners: [
+            [0, 0],
+            [scene.width, 0],
+            [scene.width, scene.height],
+            [0, scene.height],
+        ],
+    });
+}
+
 /** The walls of a scene and another one, under a name that is free. */
 export function withWall(scene: Scene, part: Partial<Wall>): Wall[] {
     const walls = scene.stage.walls ?? [];

@@ -307,6 +307,11 @@ it('starts at each foot of what stands on three, and has no seam where its sheet
     expect($least)->toBeGreaterThan(0.85);
 })->with([[54, -44], [130, -50], [70, -60]]);
 
+it('throws a shadow when a foot was marked as high as the top', function (): void {
+    $scene = shadowScene([sharp(['azimuth' => 54, 'elevation' => -44])], ['place' => [120, 130], 'feet' => [[12, 60], [80, 30], [148, 8]]]);
+    expect(max(shade($scene, ['post' => tripod()])))->toBeGreaterThan(0.9);
+});
+
 it('finds the ends of legs by the lower edge of a cut-out', function (): void {
     $of = static fn (callable $isThere): array => Aumbrel\Core\CutOut\FoundFeet::of(array_map(static fn (int $k): float => $isThere($k % 160, intdiv($k, 160)) ? 1.0 : 0.0, range(0, 160 * 120 - 1)), 160, 120);
     $feet = $of(isTripod(...));

@@ -98,7 +98,7 @@ final readonly class Sheet
         foreach ([[$from, 1], [$to, -1]] as [$foot, $side]) {
             if ($foot !== null) {
                 // the edge goes from the foot to the top
-                [$across, $up] = [$top->x - $foot->x, $foot->y - $top->y];
+                [$across, $up] = [$top->x - $foot->x, max(1.0, $foot->y - $top->y)];
                 $edge = $foot->x + $across * ($foot->y - $y) / $up;
                 $least = min($least, $side * ($x - $edge) * $up / hypot($up, $across));
             }

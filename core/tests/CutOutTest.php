@@ -42,9 +42,9 @@ function cut(array $masks, array $values = [], ?Window $window = null): array
     return channel(Rendering::picture(['p' => new Flat(40, 30, fn (): array => [200, 40, 40])], 40, 30, [Rendering::plate('p', ['masks' => $masks, 'values' => $values])], 16, $window), 3);
 }
 
-it('leaves nothing at the border of a plate whose background is taken away', function (float $scale): void {
+it('leaves nothing at the border of a plate whose background is taken away', function (float $scale, array $values = []): void {
     $plate = new Flat(40, 30, static fn (int $x, int $y): array => $x >= 14 && $x < 26 && $y >= 10 && $y < 20 ? [200, 30, 30] : [30, 200, 30]);
-    $strips = [Rendering::plate('black', ['id' => 'ground']), Rendering::plate('plate', ['id' => 'p', 'values' => ['place' => [10.4, 10.3]], 'masks' => [['id' => 'a', 'kind' => 'colour area', 'on' => 'plate', 'join' => 'take away', 'values' => ['at' => [3, 3]]]]])];
+    $strips = [Rendering::plate('black', ['id' => 'ground']), Rendering::plate('plate', ['id' => 'p', 'values' => ['place' => [10.4, 10.3], ...$values], 'masks' => [['id' => 'a', 'kind' => 'colour area', 'on' => 'plate', 'join' => 'take away', 'values' => ['at' => [3, 3]]]]])];
     $picture = Rendering::renderer(['black' => new Flat(60, 50, static fn (): array => [0, 0, 0]), 'plate' => $plate])->picture(Rendering::scene(60, 50, $strips), Window::whole(60, 50, $scale), 16);
     $values = array_values(unpack('n*', $picture->bytes));
     $beside = $inside = [0];
@@ -59,7 +59,7 @@ it('leaves nothing at the border of a plate whose background is taken away', fun
         }
     }
     expect(max($beside))->toBeLessThan(300)->and(max($inside))->toBeGreaterThan(40000);
-})->with([1.0, 0.8, 1.3]);
+})->with([[1.0], [0.8], [1.3], 'turned' => [1.0, ['turn' => 180.5, 'pivot' => [20, 15], 'place' => [30.4, 25.3]]], 'in perspective' => [1.0, ['fit' => [[0, 0], [40, 0.5], [40, 29.5], [0, 30]]]]]);
 
 it('cuts a plate out by an outline, and leaves the picture as it is', function (): void {
     $alpha = cut([outline(square(10, 5, 30, 25))]);

@@ -7,7 +7,6 @@ namespace Aumbrel\Core\CutOut;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
-use Aumbrel\Core\Picture\BlankPicture;
 use Aumbrel\Core\Picture\Pixels;
 use Aumbrel\Core\Picture\Shape;
 use Aumbrel\Core\Seen\PlatePlane;
@@ -34,26 +33,9 @@ final readonly class ShapePlane implements Plane
     public function fill(Planes $planes): array
     {
         $placement = $this->frame->placement ?? throw new LogicException('a shape of a picture lies on a plate');
-        $shape = $planes->shape($this->shape, $this->make);
-        $alpha = self::alpha($planes, new PlatePlane($shape, $placement, $this->frame->window));
-        $whole = new PlatePlane(new BlankPicture($shape->width(), $shape->height()), $placement, $this->frame->window);
-        if ($whole->opaque()) {
-            return $alpha;
-        }
-        // at the picture's own border its pixels are cut by what they belong to: the shape goes on, or the border would be seen twice
-        foreach (self::alpha($planes, $whole) as $at => $there) {
-            if ($there < 1.0 && $there > 0.0) {
-                $alpha[$at] = min(1.0, $alpha[$at] / $there);
-            }
-        }
+        // at the picture's own border its pixels are cut by what they belong to: the border would be seen twice
+        $seen = new PlatePlane($planes->shape($this->shape, $this->make), $placement, $this->frame->window, isCut: false);
 
-        /** @var list<float> $alpha changed only where it had values already */
-        return $alpha;
-    }
-
-    /** @return list<float> */
-    private static function alpha(Planes $planes, PlatePlane $seen): array
-    {
         return (new Pixels($seen->fill($planes), $seen->bits()))->alpha();
     }
 }

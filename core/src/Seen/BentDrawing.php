@@ -34,7 +34,7 @@ final readonly class BentDrawing
         [$red, $green, $blue, $alpha] = $this->source->unpacked(0, 0, $this->source->width, $this->source->height);
         [$a, $b, $c, $d, $e, $f, $g, $h, $i] = $frame->fromPixels->h;
         $unit = 2 ** $this->source->level;
-        $opaque = $this->source->picture->opaque();
+        [$opaque, $isCut] = [$this->source->picture->opaque(), $this->source->isCut];
         [$lastX, $lastY] = [$this->source->width - 1, $this->source->height - 1];
         $plane = [];
         for ($row = 0, $at = 0; $row < $rows; $row++) {
@@ -70,7 +70,7 @@ final readonly class BentDrawing
                     $bl += $w00 * $blue[$p] + $w10 * $blue[$p + $right] + $w01 * $blue[$p + $below] + $w11 * $blue[$p + $below + $right];
                     $al += $opaque ? 1.0 : $w00 * $alpha[$p] + $w10 * $alpha[$p + $right] + $w01 * $alpha[$p + $below] + $w11 * $alpha[$p + $below + $right];
                 }
-                $plane[] = PictureAtSize::pack($r / $count, $gr / $count, $bl / $count, $al / $count, $share);
+                $plane[] = PictureAtSize::pack($r / $count, $gr / $count, $bl / $count, $al / $count, $isCut ? $share : 1.0);
             }
         }
 

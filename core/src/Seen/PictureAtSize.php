@@ -23,7 +23,8 @@ final readonly class PictureAtSize
     /** Pixels of the halving to one of the window. */
     public float $pitch;
 
-    public function __construct(public PictureSource $picture, public Placement $placement, public Window $window)
+    /** @param  bool  $isCut  whether a pixel that the border crosses has only its share; what is part of a plate is cut by the plate */
+    public function __construct(public PictureSource $picture, public Placement $placement, public Window $window, public bool $isCut = true)
     {
         $pitch = $placement->fit === null ? $window->step() / $placement->scale : $this->finestPitch();
         $this->level = max(0, min(PictureSource::LEVELS, (int) floor(log($pitch, 2) + 1e-9)));

@@ -34,7 +34,8 @@ final readonly class PlatePlane implements SeenPlate
 
     private Outline $outline;
 
-    public function __construct(public PictureSource $picture, public Placement $placement, public Window $window)
+    /** @param  bool  $isCut  whether the picture's border cuts the pixels that it crosses, {@see PictureAtSize} */
+    public function __construct(public PictureSource $picture, public Placement $placement, public Window $window, private bool $isCut = true)
     {
         $this->direct = $this->directLevel();
         $this->bits = $this->direct === null ? 16 : $picture->bits();
@@ -50,7 +51,7 @@ final readonly class PlatePlane implements SeenPlate
 
     public function key(): string
     {
-        return "plate {$this->picture->key()} {$this->placement->key()} {$this->window->key()}";
+        return ($this->isCut ? 'plate' : 'uncut')." {$this->picture->key()} {$this->placement->key()} {$this->window->key()}";
     }
 
     public function bits(): int
@@ -79,7 +80,7 @@ final readonly class PlatePlane implements SeenPlate
     public function fill(Planes $planes): array
     {
         return $this->direct === null
-            ? (new Resampler($this->picture, $this->placement, $this->window))->fill()
+            ? (new Resampler($this->picture, $this->placement, $this->window, $this->isCut))->fill()
             : $this->read($this->direct);
     }
 

@@ -21,9 +21,10 @@ final readonly class Resampler
 {
     private PictureAtSize $source;
 
-    public function __construct(PictureSource $picture, Placement $placement, Window $window)
+    /** @param  bool  $isCut  whether the picture's border cuts the pixels that it crosses, {@see PictureAtSize} */
+    public function __construct(PictureSource $picture, Placement $placement, Window $window, bool $isCut = true)
     {
-        $this->source = new PictureAtSize($picture, $placement, $window);
+        $this->source = new PictureAtSize($picture, $placement, $window, $isCut);
     }
 
     /** @return list<int> packed `A<<48 | R<<32 | G<<16 | B` */

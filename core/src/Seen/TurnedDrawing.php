@@ -31,7 +31,7 @@ final readonly class TurnedDrawing
         }
         [$red, $green, $blue, $alpha] = $this->source->unpacked($x0, $y0, $width, $height);
         $cubic = $this->source->pitch <= 1.0;
-        $opaque = $this->source->picture->opaque();
+        [$opaque, $isCut] = [$this->source->picture->opaque(), $this->source->isCut];
         $plane = [];
         for ($row = 0; $row < $rows; $row++) {
             for ($column = 0; $column < $columns; $column++) {
@@ -77,7 +77,7 @@ final readonly class TurnedDrawing
                     }
                 }
                 $count = count($samples);
-                $plane[] = PictureAtSize::pack($r / $count, $g / $count, $b / $count, $a / $count, $share);
+                $plane[] = PictureAtSize::pack($r / $count, $g / $count, $b / $count, $a / $count, $isCut ? $share : 1.0);
             }
         }
 

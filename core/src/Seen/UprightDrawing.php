@@ -76,7 +76,8 @@ final readonly class UprightDrawing
             $place = $at((float) $n) / $unit;
             $borders = [$border($n) / $unit, $border($n + 1) / $unit];
             $covered = min($end, max($borders)) - max(0.0, min($borders));
-            $share[] = $part = max(0.0, min(1.0, $covered / (max($borders) - min($borders))));
+            $part = max(0.0, min(1.0, $covered / (max($borders) - min($borders))));
+            $share[] = $part = $this->source->isCut || $part <= 0.0 ? $part : 1.0;
             $start = (int) floor($place - 0.5 - 2 * $widen) + 1;
             $sum = 0.0;
             $line = [];

@@ -21,19 +21,20 @@ final class TimingsCommand implements Command
     public function run(array $words): void
     {
         $arguments = Arguments::read($words, [], ['no-browser', 'export']);
-        $timings = [
-            'fusedStack' => (new StackTimings)->measure(),
-            'scene' => (new SceneTimings)->measure(),
-            'match' => (new MatchTimings)->measure(),
-            'strokes' => (new StrokeTimings)->measure(),
-            'shape' => (new ShapeTimings)->measure(),
-            'grades' => (new GradeTimings)->measure(),
-            'body' => (new BodyTimings)->measure(),
-            'edge' => (new EdgeTimings)->measure(),
-            'takingIn' => (new IntakeTimings)->measure(),
-            ...($arguments->has('export') ? ['export' => (new SceneTimings)->export()] : []),
-            ...($arguments->has('no-browser') ? [] : ['browser' => (new BrowserTimings)->measure()]),
+        $parts = [
+            'fusedStack' => new StackTimings, 'scene' => new SceneTimings, 'match' => new MatchTimings, 'strokes' => new StrokeTimings,
+            'shape' => new ShapeTimings, 'grades' => new GradeTimings, 'body' => new BodyTimings, 'edge' => new EdgeTimings, 'takingIn' => new IntakeTimings,
+            ...($arguments->has('no-browser') ? [] : ['browser' => new BrowserTimings]),
         ];
+        $timings = [];
+        foreach ($parts as $name => $part) {
+            $timings[$name] = $part->measure();
+            // what a part has kept would crowd out what the next one keeps
+            gc_collect_cycles();
+        }
+        if ($arguments->has('export')) {
+            $timings['export'] = (new SceneTimings)->export();
+        }
         echo json_encode($timings, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), "\n";
     }
 

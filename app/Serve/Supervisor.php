@@ -34,6 +34,8 @@ final class Supervisor
 
     private readonly RunFile $run;
 
+    private readonly BootCache $cache;
+
     private readonly string $instance;
 
     private bool $stopping = false;
@@ -47,9 +49,10 @@ final class Supervisor
     private float $paintedAt = 0;
 
     /** @param  string  $root  of the project */
-    public function __construct(private readonly string $root, private readonly Door $door, private readonly string $runFolder, private readonly string $socket)
+    public function __construct(private readonly string $root, private readonly Door $door, string $runFolder, private readonly string $socket)
     {
         $this->run = new RunFile("{$runFolder}/serve.json");
+        $this->cache = new BootCache($root, $runFolder);
         $this->instance = bin2hex(random_bytes(8));
     }
 
@@ -94,6 +97,7 @@ final class Supervisor
         foreach ($this->services as $service) {
             $service->stop();
         }
+        $this->cache->drop();
         $this->run->end();
 
         return $answers ? 0 : 1;
@@ -213,6 +217,8 @@ final class Supervisor
             'AUMBREL_INSTANCE' => $this->instance, 'AUMBREL_HOSTS' => implode(',', array_filter([$hosts, ...$this->door->hosts()])),
             ...($passphrase === null ? [] : ['AUMBREL_PASSPHRASE' => $passphrase]),
         ];
+        $this->cache->make($web);
+        $web += $this->cache->environment();
         $temporary = "{$this->root}/storage/uploads";
         if (! is_dir($temporary)) {
             mkdir($temporary, 0o700, true);

@@ -13,7 +13,6 @@ import { lensOf, panned, toScene, toView as toViewPlace, zoomedAt, type Size } f
 import { Scope } from '../scope/Scope';
 import { Handles } from './handles/Handles';
 import { ToolLayer } from './tools/ToolLayer';
-import { paint } from './paint';
 import { Beside } from './Beside';
 import { Overview } from './Overview';
 import { usePicture } from './usePicture';
@@ -45,7 +44,7 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     const [spaceHeld, setSpaceHeld] = useState(false);
     const [over, setOver] = useState(false);
     const lens = useMemo(() => lensOf(camera, scene, view), [camera, scene, view]);
-    const { shown, coming, isLate, progress, problem, again } = usePicture(scene, lens, view);
+    const { shown, isLate, progress, problem, again } = usePicture(canvas, scene, lens, view);
     const hovered = useRef(false);
     const wheel = useRef(0);
     const pinchedFrom = useRef<{ lens: typeof lens; at: Point } | null>(null);
@@ -54,7 +53,6 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     const pans = tool === 'pan' || spaceHeld;
 
     useEffect(() => work.sized(view), [view]);
-    useLayoutEffect(() => paint(canvas.current, shown, coming, lens, view), [shown, coming, lens, view]);
 
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {

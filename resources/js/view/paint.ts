@@ -24,12 +24,20 @@ function canvasOf({ image, bands }: Shown): HTMLCanvasElement {
     return kept.canvas;
 }
 
+/** What lies on a canvas. */
+const laid = new WeakMap<HTMLCanvasElement, readonly unknown[]>();
+
 /** Lays the newest picture on the view's canvas, and over it what has come of the next one. */
 export function paint(canvas: HTMLCanvasElement | null, shown: Shown | null, coming: Shown | null, lens: Lens, view: Size): void {
     const context = canvas?.getContext('2d');
     if (!canvas || !context || view.width === 0) {
         return;
     }
+    const what = [shown, coming, lens, view];
+    if (laid.get(canvas)?.every((part, at) => part === what[at])) {
+        return;
+    }
+    laid.set(canvas, what);
     const density = globalThis.devicePixelRatio || 1;
     const width = Math.round(view.width * density);
     const height = Math.round(view.height * density);

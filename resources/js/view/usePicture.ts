@@ -1,17 +1,21 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { api, Refused } from '../api/client';
 import type { Scene } from '../api/types';
 import { restScale, windowOf, type Lens, type Size } from '../session/camera';
 import { everyStrip, plateOf } from '../session/strips';
 import { useWork, work, type Seeing } from '../session/store';
 import { AMBIENT, everySource, STAGE } from '../session/things';
-import { PictureLoop, type Shown } from './pictureLoop';
+import { paint } from './paint';
+import { PictureLoop, type Shown, type Wanted } from './pictureLoop';
 
 /** A picture that failed is asked for again as soon as the server answers; it is looked for this often. */
 const ASK_AGAIN_MS = 1500;
 
-/** The newest picture of what is looked at. */
-export function usePicture(scene: Scene, lens: Lens, view: Size) {
+/** How the picture is looked at: all of a wish but what the hand is changing. */
+type Way = Omit<Wanted, 'changes' | 'below' | 'moving' | 'since'>;
+
+/** Keeps the newest picture of what is looked at on a canvas. */
+export function usePicture(canvas: RefObject<HTMLCanvasElement | null>, scene: Scene, lens: Lens, view: Size) {
     const [shown, setShown] = useState<Shown | null>(null);
     /** A long picture of which some bands are there. */
     const [coming, setComing] = useState<Shown | null>(null);
@@ -37,6 +41,17 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
     const asked = useRef<string | null>(null);
     const hasCome = useRef(false);
     const revision = useRef(scene.revision);
+    const looked = useMemo(() => windowOf(lens, scene, view), [lens, scene, view]);
+    const way = useMemo<Way>(
+        () => ({ window: looked, scale: restScale(lens, looked, globalThis.devicePixelRatio || 1), draftScale: lens.zoom / 2, solo, before, snapshot, mask, over, tint, form, as, alone }),
+        [lens, looked, solo, before, snapshot, mask, over, tint, form, as, alone],
+    );
+    /** What is on the screen now: pictures are asked for and painted without waiting for it to be drawn anew. */
+    const drawn = useRef({ way, lens, view });
+    useLayoutEffect(() => {
+        drawn.current = { way, lens, view };
+    }, [way, lens, view]);
+    useLayoutEffect(() => paint(canvas.current, shown, coming, lens, view), [canvas, shown, coming, lens, view]);
 
     useEffect(() => {
         loop.current = new PictureLoop(
@@ -47,6 +62,7 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
                     setComing(next);
                     return;
                 }
+                paint(canvas.current, next, null, drawn.current.lens, drawn.current.view);
                 setComing(null);
                 setShown(next);
                 const { compass, readings, ...lines } = next.head;
@@ -66,16 +82,28 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
             setLate,
         );
         return () => loop.current?.stop();
-    }, [scene.id]);
+    }, [canvas, scene.id]);
 
-    const looked = useMemo(() => windowOf(lens, scene, view), [lens, scene, view]);
+    /** What was asked for while the hand moved. */
+    const followed = useRef<{ changes: Wanted['changes']; way: Way } | null>(null);
+    useEffect(
+        () =>
+            useWork.subscribe((state, last) => {
+                if (state.moving && state.pending !== last.pending) {
+                    const { way } = drawn.current;
+                    followed.current = { changes: state.pending, way };
+                    loop.current?.want({ ...way, changes: state.pending, below: state.chosen, moving: true, since: state.movedAt });
+                }
+            }),
+        [],
+    );
+
     useEffect(() => {
         if (view.width === 0) {
             return;
         }
-        const scale = restScale(lens, looked, globalThis.devicePixelRatio || 1);
         // writing a change down does not change the picture
-        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0, inForce: 0 })), everySource(scene, pending), scene.stage, scene.ambient, pending[STAGE], pending[AMBIENT], scene.white, looked, scale, solo, before, snapshot, mask, over, tint, form, as, alone, attempt]);
+        const content = moving ? null : JSON.stringify([everyStrip(scene.strips, pending).map((strip) => ({ ...strip, revision: 0, outlines: 0, inForce: 0 })), everySource(scene, pending), scene.stage, scene.ambient, pending[STAGE], pending[AMBIENT], scene.white, way, attempt]);
         if (content !== null && content === asked.current) {
             revision.current = scene.revision;
             if (hasCome.current) {
@@ -86,25 +114,11 @@ export function usePicture(scene: Scene, lens: Lens, view: Size) {
         asked.current = content;
         hasCome.current = false;
         revision.current = scene.revision;
-        loop.current?.want({
-            window: looked,
-            scale,
-            draftScale: lens.zoom / 2,
-            changes: pending,
-            below: useWork.getState().chosen,
-            solo,
-            before,
-            snapshot,
-            mask,
-            over,
-            tint,
-            form,
-            as,
-            alone,
-            moving,
-            since: moving ? useWork.getState().movedAt : performance.now(),
-        });
-    }, [scene, lens, looked, view, pending, moving, solo, before, snapshot, mask, over, tint, form, as, alone, attempt]);
+        if (moving && followed.current?.changes === pending && followed.current.way === way) {
+            return;
+        }
+        loop.current?.want({ ...way, changes: pending, below: useWork.getState().chosen, moving, since: moving ? useWork.getState().movedAt : performance.now() });
+    }, [scene, view, pending, moving, way, attempt]);
 
     // once the server can be reached again the picture comes by itself
     useEffect(() => {

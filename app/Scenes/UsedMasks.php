@@ -64,13 +64,23 @@ final class UsedMasks
         return [...array_diff_key($mask, array_flip([...SharedMasks::HELD, 'uses'])), 'id' => FlatScene::newId(), 'uses' => $mask['uses'] ?? $mask['id']];
     }
 
-    /** @return list<string> the strips that have a mask with the shape of one of this strip's, this one among them */
+    /**
+     * The strips that have a mask with the shape of one of this strip's, this one among them. Masks that only bear the same
+     * name, each with a shape of its own, have nothing in common.
+     *
+     * @return list<string>
+     */
     public static function users(FlatScene $scene, string $id): array
     {
-        $shapes = static fn (mixed $masks): array => array_map(static fn (mixed $mask): mixed => FlatScene::fields($mask)['uses'] ?? FlatScene::fields($mask)['id'], array_values(FlatScene::fields($masks)));
-        $own = $shapes($scene->strips[$id]['masks'] ?? []);
+        $of = static fn (array $strip, string $what): array => array_column(FlatScene::fields($strip['masks'] ?? []), $what);
+        $strip = $scene->strips[$id] ?? [];
+        [$held, $used] = [$of($strip, 'id'), $of($strip, 'uses')];
 
-        return array_map(strval(...), array_keys(array_filter($scene->strips, static fn (array $strip): bool => array_intersect($shapes($strip['masks'] ?? []), $own) !== [])));
+        return array_map(strval(...), array_keys(array_filter(
+            $scene->strips,
+            static fn (array $other, int|string $name): bool => (string) $name === $id || array_intersect($of($other, 'uses'), [...$held, ...$used]) !== [] || array_intersect($of($other, 'id'), $used) !== [],
+            ARRAY_FILTER_USE_BOTH,
+        )));
     }
 
     /** Whoever uses a mask that is gone has its shape: the first of them holds it for the others. */

@@ -2,11 +2,18 @@
 
 declare(strict_types=1);
 
+use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\Inliner;
+use Aumbrel\Core\Kernel\KernelSource;
 use Aumbrel\Core\Kernel\KernelStore;
+use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Render\Memory;
+use Aumbrel\Core\Render\Pass;
+use Aumbrel\Core\Render\Plan;
 use Aumbrel\Core\Render\Renderer;
+use Aumbrel\Core\Render\RowRunner;
 use Aumbrel\Core\Render\Watch;
 use Tests\Support\Flat;
 use Tests\Support\Folder;
@@ -61,6 +68,39 @@ it('renders only the rows that a dragged strip reaches, where it was and where i
     }
     // all at first, and while covers of the others are worked out; then a part; nothing when nothing has changed
     expect($rows[0])->toBe(90)->and($rows[2])->toBeLessThan(50)->toBeGreaterThan(5)->and($rows[3])->toBeLessThan(85)->and($rows[4])->toBe(0);
+});
+
+it('makes of a row only the columns that a dragged strip reaches', function (): void {
+    $made = [];
+    $runner = fn (Memory $memory): RowRunner => new RowRunner(new KernelStore(Folder::of('core-kernels')), fn (): array => [], $memory, fn (): null => null);
+    $window = Window::whole(60, 4);
+    $plan = function (float $from, float $to, string $value): Plan {
+        $kernel = fn (string $text): KernelSource => (function () use ($text): KernelSource {
+            $kernel = new KernelWriter(new Inliner);
+            $kernel->loop();
+            $kernel->line("{$kernel->stored('r')} = {$text};");
+
+            return $kernel->finish();
+        })();
+
+        return new Plan([new Pass($kernel('0.25')), new Pass($kernel($value), new Bounds($from, 0, $to, 2.6))], ['r'], 1);
+    };
+    $memory = new Memory;
+    $run = function (Plan $plan) use ($runner, $memory, $window, &$made): array {
+        $made = [];
+
+        return $runner($memory)->run($plan, $window, function (array $lines, int $from, int $to) use (&$made): array {
+            $made[] = [$from, $to];
+
+            return array_slice($lines['r'], $from, $to - $from);
+        }, fn (array $row, array $part, int $from): array => array_replace($row, array_combine(range($from, $from + count($part) - 1), $part)))[1];
+    };
+    $run($plan(10, 20, '0.5'));
+    expect($made)->toBe(array_fill(0, 4, [0, 60]));
+    $rows = $run($plan(16, 30, '0.75'));
+    // from where it was to where it is, and not in the row that neither reaches
+    expect($made)->toBe(array_fill(0, 3, [10, 30]))
+        ->and($rows[0])->toBe([...array_fill(0, 16, 0.25), ...array_fill(0, 14, 0.75), ...array_fill(0, 30, 0.25)])->and($rows[3])->toBe(array_fill(0, 60, 0.25));
 });
 
 it('shows the same as without anything kept, whatever is dragged', function (int $seed): void {

@@ -27,6 +27,13 @@ function maskNamed(FlatScene $scene, string $id): array
 
 $changed = static fn (FlatScene $scene, string $strip, array $masks): FlatScene => ChangeStrip::changed($scene, $strip, ['masks' => $masks], static fn (): Pictures => new Pictures([], []))->normalised();
 
+it('finds nothing in common in masks that only bear the same name', function (): void {
+    $own = fn (string $id): array => ['id' => $id, 'kind' => 'fill', 'name' => $id, 'masks' => [['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [0, 0], 'to' => [40, 0]]]]];
+    $scene = FlatScene::fromDocument(['aumbrel' => 2, 'title' => 'U', 'size' => [40, 30], 'strips' => [$own('a'), $own('b')]]);
+    // as files from elsewhere may have them: each has a shape of its own
+    expect(UsedMasks::users($scene, 'a'))->toBe(['a'])->and(UsedMasks::users($scene, 'b'))->toBe(['b']);
+});
+
 it('changes a shape wherever the hand takes hold of it, and what is its own there only', function () use ($changed): void {
     $scene = $changed(usedScene(), 'b', ['u1' => ['values' => ['to' => [20, 5]], 'feather' => 9, 'grow' => 3, 'inverted' => false, 'lets' => [0, 80]]]);
     expect(maskNamed($scene, 'm1'))->toMatchArray(['feather' => 9, 'grow' => 3, 'inverted' => false])->not->toHaveKey('lets')

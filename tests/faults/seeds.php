@@ -35,7 +35,7 @@ return [
         $y', ['core/tests/PlateTest.php', 'core/tests/ReadingTest.php', 'core/tests/BearingTest.php']],
     ['core/src/Grade/BaseTone.php', '(1 - $this->blacksStartAt))) * 2 **', '(1 + $this->blacksStartAt))) * 2 **', ['core/tests/BaseTest.php']],
     ['core/src/Geometry/Window.php', '$this->y + ($this->firstRow + $row + 0.5) / $this->scale', '$this->y + ($row + 0.5) / $this->scale', ['core/tests/StackTest.php', 'core/tests/PlateTest.php', 'core/tests/RasterTest.php', 'tests/Feature/PoolTest.php']],
-    ['core/src/Render/KernelStep.php', '+ 1e-6) + 1)', '- 1))', ['core/tests/StackTest.php', 'core/tests/LightTest.php', 'core/tests/ExtentTest.php']],
+    ['core/src/Geometry/Window.php', '+ 1e-6) + 1))', '- 1)))', ['core/tests/StackTest.php', 'core/tests/LightTest.php', 'core/tests/ExtentTest.php']],
     ['core/src/Stage/Lamp.php', '($this->at->x - $from->middle->x) * $scale', '($this->at->x - $from->middle->x)', ['core/tests/SourceTest.php']],
     ['core/src/Stage/Camera.php', '1 - $this->height() / ($row - $this->horizon)', '$this->height() / ($row - $this->horizon)', ['core/tests/SourceTest.php', 'core/tests/PoolOnSurfaceTest.php']],
     ['core/src/Light/Pool.php', '$this->throw ** 2 * $this->height)', '$this->throw ** 2)', ['core/tests/PoolOnSurfaceTest.php']],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Geometry\Bounds;
+use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Window;
@@ -77,26 +78,13 @@ final readonly class CutPlane implements SeenPlate
 
     public function span(float $y): ?array
     {
-        if ($this->edge->soften <= 0) {
-            return $this->plate->span($y);
-        }
-        // softened, it reaches past its border: of what lies within that reach above and below, the corners reach furthest
-        $reach = $this->reach();
-        $span = null;
-        $rows = [$y - $reach, $y, $y + $reach];
-        foreach ($this->placement->corners($this->picture->width(), $this->picture->height()) as [$x, $row]) {
-            if (abs($row - $y) <= $reach) {
-                $span = [min($x, $span[0] ?? $x), max($x, $span[1] ?? $x)];
-            }
-        }
-        foreach ($rows as $row) {
-            $there = $this->plate->span($row);
-            if ($there !== null) {
-                $span = [min($there[0], $span[0] ?? $there[0]), max($there[1], $span[1] ?? $there[1])];
-            }
-        }
+        return $this->grown(0.0)->span($y);
+    }
 
-        return $span === null ? null : [$span[0] - $reach, $span[1] + $reach];
+    /** Softened, it reaches past its border. */
+    public function grown(float $by): Extent
+    {
+        return $this->plate->grown($this->reach() + $by);
     }
 
     /** @return list<int> */

@@ -39,6 +39,11 @@ final readonly class Bounds implements Extent
         return $all;
     }
 
+    public function bounds(): self
+    {
+        return $this;
+    }
+
     /** So much wider on every side. */
     public function grown(float $by): self
     {

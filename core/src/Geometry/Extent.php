@@ -14,4 +14,10 @@ interface Extent
      * @return array{float, float}|null from x and to x, which may be infinite; null where the whole line is free
      */
     public function span(float $y): ?array;
+
+    /** The smallest upright rectangle round it; null when it has no end. */
+    public function bounds(): ?Bounds;
+
+    /** So many scene pixels further on every side, or a little more. */
+    public function grown(float $by): self;
 }

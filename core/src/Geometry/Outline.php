@@ -12,6 +12,16 @@ final readonly class Outline implements Extent
     {
     }
 
+    public function bounds(): ?Bounds
+    {
+        return Bounds::round($this->corners)?->grown($this->margin);
+    }
+
+    public function grown(float $by): self
+    {
+        return new self($this->corners, $this->margin + $by);
+    }
+
     public function span(float $y): ?array
     {
         [$low, $high] = [$y - $this->margin, $y + $this->margin];

@@ -74,6 +74,21 @@ final readonly class Window
         return min($this->y + $this->height, $this->y + ($this->firstRow + $row) / $this->scale);
     }
 
+    /**
+     * The columns whose centres lie between two places, scene x, which may be infinite.
+     *
+     * @return array{int, int} from and before; nothing where the second is not above the first
+     */
+    public function between(float $from, float $to): array
+    {
+        $left = $this->x + 0.5 / $this->scale;
+
+        return [
+            (int) min((float) $this->columns, max(0.0, ceil(($from - $left) * $this->scale - 1e-6))),
+            (int) max(0.0, min((float) $this->columns, floor(($to - $left) * $this->scale + 1e-6) + 1)),
+        ];
+    }
+
     /** A band of rows; its pixels lie exactly where those of the whole window lie. */
     public function band(int $firstRow, int $rows): self
     {

@@ -46,7 +46,7 @@ final readonly class Ended implements Field
 
     public function extent(): Extent
     {
-        return $this->spot;
+        return $this->spot->extent();
     }
 
     public function identity(): string

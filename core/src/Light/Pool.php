@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Cuts;
-use Aumbrel\Core\Geometry\Extent;
+use Aumbrel\Core\Geometry\Outline;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Vector;
 use Aumbrel\Core\Geometry\Window;
@@ -15,7 +15,7 @@ use Aumbrel\Core\Stage\Camera;
 use Aumbrel\Core\Stage\Face;
 
 /** The light of a spot on a surface, as the camera sees it. */
-final readonly class Pool implements Extent, Field
+final readonly class Pool implements Field
 {
     /** Directions that make a ring. */
     private const PIECES = 72;
@@ -222,30 +222,10 @@ final readonly class Pool implements Extent, Field
         return $ring;
     }
 
-    public function extent(): ?Extent
+    /** The last ring, with room for its corners. */
+    public function extent(): ?Outline
     {
-        return $this->end === null ? null : $this;
-    }
-
-    /** Between the outermost places of the last ring on a level line, with room for its corners. */
-    public function span(float $y): ?array
-    {
-        [$from, $to] = [INF, -INF];
-        $ring = $this->end ?? [];
-        $reach = 1.0 + 0.002 * $this->throw;
-        foreach ($ring as $k => [$x, $row]) {
-            [$nextX, $nextRow] = $ring[($k + 1) % count($ring)];
-            if (min($row, $nextRow) > $y + $reach || max($row, $nextRow) < $y - $reach) {
-                continue;
-            }
-            foreach ([$y - $reach, $y + $reach] as $line) {
-                $share = abs($nextRow - $row) < 1e-9 ? 0.0 : max(0.0, min(1.0, ($line - $row) / ($nextRow - $row)));
-                $from = min($from, $x + $share * ($nextX - $x));
-                $to = max($to, $x + $share * ($nextX - $x));
-            }
-        }
-
-        return $from > $to ? null : [$from - $reach, $to + $reach];
+        return $this->end === null ? null : new Outline($this->end, 1.0 + 0.002 * $this->throw);
     }
 
     public function identity(): string

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Light;
 
-use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Plane;
@@ -59,8 +58,7 @@ final readonly class SoftShape implements Plane
     public function fill(Planes $planes): array
     {
         $padded = $this->lattice->points->padded($this->margin);
-        $extent = $this->field->extent();
-        $part = $extent instanceof Bounds ? Part::of($padded, $extent->grown(Softened::GONE * $this->softness + $this->lattice->step)) : Part::whole($padded);
+        $part = Part::of($padded, $this->field->extent()?->bounds()?->grown(Softened::GONE * $this->softness + $this->lattice->step));
         if ($part === null) {
             return array_fill(0, $this->lattice->points->columns * $this->lattice->points->rows, 0.0);
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Light;
 
-use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
@@ -31,9 +30,7 @@ final readonly class Softened implements Field
 
     public function extent(): ?Extent
     {
-        $plain = $this->field->extent();
-
-        return $plain instanceof Bounds ? $plain->grown(self::GONE * $this->softness + 1) : null;
+        return $this->field->extent()?->grown(self::GONE * $this->softness + 1);
     }
 
     public function largest(): float

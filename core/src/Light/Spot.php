@@ -8,8 +8,8 @@ use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\LightColour;
 use Aumbrel\Core\Fault\SceneError;
-use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Point;
+use Aumbrel\Core\Geometry\Sector;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Directed;
@@ -41,7 +41,7 @@ use Aumbrel\Core\Value\Values;
  *
  * Shape = angular law of the angle at the origin x reach law of the distance from it.
  */
-final readonly class Spot implements Directed, Drawn, Driven, Extent, Field
+final readonly class Spot implements Directed, Drawn, Driven, Field
 {
     use DrivenByValues;
     use Plain;
@@ -310,47 +310,16 @@ final readonly class Spot implements Directed, Drawn, Driven, Extent, Field
         }
     }
 
-    /** Where the cone and the reach's circle meet a level line. */
-    public function span(float $y): ?array
+    /** The cone, as far as its light reaches. */
+    public function extent(): Sector
     {
-        [$from, $to] = [-INF, INF];
-        $down = $y - $this->origin->y;
-        $ends = match ($this->reachLaw) {
+        [$ax, $ay] = $this->axis();
+
+        return new Sector($this->origin, rad2deg(atan2($ay, $ax)), $this->law->end(), match ($this->reachLaw) {
             ReachLaw::Constant => null,
             ReachLaw::Linear => $this->reachLength(),
             ReachLaw::InverseSquare => $this->reach,
-        };
-        if ($ends !== null) {
-            if (abs($down) >= $ends) {
-                return null;
-            }
-            $to = sqrt($ends * $ends - $down * $down);
-            $from = -$to;
-        }
-        if ($this->law->end() < 90) {
-            [$ax, $ay] = $this->axis();
-            $cos = cos(deg2rad($this->law->end()));
-            $sin = sin(deg2rad($this->law->end()));
-            // inside means on the inner side of both sides of the cone: slope x across + height >= 0
-            foreach ([[$ax * $sin - $ay * $cos, $ax * $cos + $ay * $sin], [$ax * $sin + $ay * $cos, $ay * $sin - $ax * $cos]] as [$slope, $height]) {
-                if (abs($slope) < 1e-12) {
-                    if ($height * $down < 0) {
-                        return null;
-                    }
-                } elseif ($slope > 0) {
-                    $from = max($from, -$height * $down / $slope);
-                } else {
-                    $to = min($to, -$height * $down / $slope);
-                }
-            }
-        }
-
-        return $from > $to ? null : [$this->origin->x + $from, $this->origin->x + $to];
-    }
-
-    public function extent(): self
-    {
-        return $this;
+        });
     }
 
     public function readsBelow(): bool

@@ -12,7 +12,7 @@ final readonly class CopyStep implements RowStep
     {
     }
 
-    public function run(array &$lines, int $row, float $y): void
+    public function run(array &$lines, int $row, float $y, int $from, int $to): void
     {
         foreach ($this->copies as $from => $to) {
             $lines[$to] = $lines[$from];

@@ -19,16 +19,16 @@ final readonly class JoiningStep implements RowStep
         $this->none = array_map(static fn (float $value): array => array_fill(0, $columns, $value), $lines);
     }
 
-    public function run(array &$lines, int $row, float $y): void
+    public function run(array &$lines, int $row, float $y, int $from, int $to): void
     {
-        if ($this->kept->take($lines, $row)) {
+        if ($this->kept->take($lines, $row, $from, $to)) {
             return;
         }
         $lines = [...$lines, ...$this->none];
         [$first, $end] = [PHP_INT_MAX, 0];
         foreach ($this->steps as $step) {
             $lines['first'] = $lines['end'] = 0;
-            $step->run($lines, $row, $y);
+            $step->run($lines, $row, $y, $from, $to);
             if ($lines['end'] > 0) {
                 $first = min($first, $lines['first']);
                 $end = max($end, $lines['end']);

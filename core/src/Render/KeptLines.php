@@ -21,11 +21,11 @@ final class KeptLines
     }
 
     /**
-     * Whether the row was kept; then its lines are as they were.
+     * Whether the row was kept; then its lines are as they were, and hold something between these columns at most.
      *
      * @param  array<string, mixed>  $lines
      */
-    public function take(array &$lines, int $row): bool
+    public function take(array &$lines, int $row, int $from, int $to): bool
     {
         if ($this->kept === null) {
             return false;
@@ -33,6 +33,8 @@ final class KeptLines
         foreach ($this->kept[$row] ?? array_fill_keys(self::BOUNDS, 0) as $line => $value) {
             $lines[$line] = $value;
         }
+        $lines['first'] = max($lines['first'], $from);
+        $lines['end'] = min($lines['end'], $to);
 
         return true;
     }

@@ -29,12 +29,16 @@ final readonly class KernelStep implements RowStep
         $this->step = $window->step();
     }
 
-    public function run(array &$lines, int $row, float $y): void
+    public function run(array &$lines, int $row, float $y, int $from, int $to): void
     {
-        if ($this->kept?->take($lines, $row) === true) {
+        if ($this->kept?->take($lines, $row, $from, $to) === true) {
             return;
         }
-        [$from, $to] = $this->columns($y);
+        if ($this->extent !== null) {
+            $span = $this->extent->span($y);
+            [$first, $end] = $span === null ? [0, 0] : $this->window->between(...$span);
+            [$from, $to] = [max($from, $first), min($to, $end)];
+        }
         if ($from >= $to) {
             if ($this->kept !== null) {
                 $lines['first'] = $lines['end'] = 0;
@@ -54,22 +58,5 @@ final readonly class KernelStep implements RowStep
     public function handOn(KeptRows $covers): void
     {
         $this->kept?->handOn($covers);
-    }
-
-    /** @return array{int, int} the columns where there is anything to do on a row, from and before */
-    private function columns(float $y): array
-    {
-        if ($this->extent === null) {
-            return [0, $this->window->columns];
-        }
-        $span = $this->extent->span($y);
-        if ($span === null) {
-            return [0, 0];
-        }
-
-        return [
-            (int) max(0.0, ceil(($span[0] - $this->left) / $this->step - 1e-6)),
-            (int) min((float) $this->window->columns, floor(($span[1] - $this->left) / $this->step + 1e-6) + 1),
-        ];
     }
 }

@@ -7,8 +7,8 @@ namespace Aumbrel\Core\Render;
 use Aumbrel\Core\Geometry\Extent;
 
 /**
- * The last picture of a window, row by row, and the plan that it was made by. While a strip is dragged, rows that neither
- * reaches, where it was or where it is, are as they were.
+ * The last picture of a window, row by row, and the plan that it was made by. While a strip is dragged, what it does not
+ * reach, neither where it was nor where it is, is as it was.
  *
  * @template T what is made of a row
  */
@@ -27,21 +27,29 @@ final class LastPicture
         $this->rows[$row] = [$made, $clipped];
     }
 
+    /** @return array{T, int}|null what was made of a row, and its clipped pixels */
+    public function row(int $row): ?array
+    {
+        return $this->rows[$row] ?? null;
+    }
+
     /**
-     * What was made of a row, if none of these reaches it.
+     * The stretch of a level line that these reach.
      *
      * @param  list<Extent>  $changes
-     * @return array{T, int}|null
+     * @return array{float, float} from x and to x, which may be infinite; nothing where the second is below the first
      */
-    public function free(int $row, float $y, array $changes): ?array
+    public static function reached(array $changes, float $y): array
     {
+        [$from, $to] = [INF, -INF];
         foreach ($changes as $extent) {
-            if ($extent->span($y) !== null) {
-                return null;
+            $span = $extent->span($y);
+            if ($span !== null) {
+                [$from, $to] = [min($from, $span[0]), max($to, $span[1])];
             }
         }
 
-        return $this->rows[$row] ?? null;
+        return [$from, $to];
     }
 
     /**

@@ -329,20 +329,33 @@ final class Renderer
     private function run(Plan $plan, Window $window, string $format): array
     {
         $watch = $this->watch;
-        [$clipped, $rows] = $this->runner->run($plan, $window, static function (array $lines) use ($plan, $format, $watch): array {
+        [$clipped, $rows] = $this->runner->run($plan, $window, static function (array $lines, int $from, int $to) use ($plan, $format, $watch, $window): array {
             $packed = [];
             foreach ($plan->results as $result) {
                 /** @var list<int> $pixels */
                 $pixels = $lines[$result];
-                $packed[$result] = pack($format, ...$pixels);
+                $packed[$result] = pack($format, ...($to - $from < $window->columns ? array_slice($pixels, $from, $to - $from) : $pixels));
             }
             $watch?->row();
 
             return $packed;
+        }, static function (array $row, array $part, int $from) use ($window): array {
+            foreach ($part as $result => $bytes) {
+                /**
+                 * @var string $whole
+                 * @var string $bytes
+                 */
+                $whole = $row[$result];
+                $row[$result] = substr_replace($whole, $bytes, intdiv(strlen($whole), $window->columns) * $from, strlen($bytes));
+            }
+
+            return $row;
         });
         $whole = [];
         foreach ($plan->results as $result) {
-            $whole[$result] = implode('', array_column($rows, $result));
+            /** @var list<string> $bytes */
+            $bytes = array_column($rows, $result);
+            $whole[$result] = implode('', $bytes);
         }
 
         return [$clipped, $whole];

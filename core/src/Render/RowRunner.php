@@ -16,7 +16,7 @@ use LogicException;
  * Three things are kept for the next run. The rows of the picture below the strip that is being changed: dragging it then
  * renders only what lies above. And how much there is of each light and fill at each place, which does not depend on
  * what lies below: changing one strip leaves the others' as they are. And, while a strip is changed, the finished rows:
- * those that it does not reach are handed on.
+ * of each only the columns that it reaches are made anew.
  */
 final readonly class RowRunner
 {
@@ -40,10 +40,11 @@ final readonly class RowRunner
     /**
      * @template T
      *
-     * @param  callable(array<string, mixed>): T  $done  makes of the lines of a finished row what is wanted of it
+     * @param  callable(array<string, mixed>, int, int): T  $done  makes of the lines of a finished row what is wanted of it between two columns
+     * @param  (callable(T, T, int): T)|null  $join  lays what was made of some columns over what was made of the whole row, from a column on; without it rows are made as a whole
      * @return array{int, list<T>} clipped pixels, and what was made of the rows
      */
-    public function run(Plan $plan, Window $window, callable $done): array
+    public function run(Plan $plan, Window $window, callable $done, ?callable $join = null): array
     {
         $zero = array_fill(0, $window->columns, 0.0);
         $lines = ['r' => $zero, 'g' => $zero, 'b' => $zero, 'a' => $zero, 'clipped' => 0];
@@ -64,23 +65,27 @@ final readonly class RowRunner
         for ($row = 0; $row < $window->rows; $row++) {
             ($this->step)();
             $y = $window->yOf($row);
-            $free = $changes === null ? null : $last->free($row, $y, $changes);
-            if ($free !== null) {
-                [$made[], $more] = $free;
+            $was = $changes === null ? null : $last->row($row);
+            [$from, $to] = $was === null ? [0, $window->columns] : $window->between(...LastPicture::reached($changes, $y));
+            if ($was !== null && $from >= $to) {
+                [$made[], $more] = $was;
                 $clipped += $more;
-                $next?->put($row, ...$free);
+                $next?->put($row, ...$was);
 
                 continue;
             }
+            // how many of the columns were clipped is known of a row only where none was
+            $isPart = $was !== null && $was[1] === 0 && $join !== null;
+            [$from, $to] = $isPart ? [$from, $to] : [0, $window->columns];
             $lines['clipped'] = 0;
             $lines = $below === null ? ['r' => $zero, 'g' => $zero, 'b' => $zero, 'a' => $zero] + $lines : $below[$row] + $lines;
             for ($at = $first; $at < $count; $at++) {
                 if ($at === $plan->checkpoint && $below === null && $at > 0) {
                     $kept[$row] = array_diff_key($lines, self::PASSING);
                 }
-                $steps[$at]->run($lines, $row, $y);
+                $steps[$at]->run($lines, $row, $y, $from, $to);
             }
-            $made[] = $done($lines);
+            $made[] = $isPart ? $join($was[0], $done($lines, $from, $to), $from) : $done($lines, $from, $to);
             $more = is_int($lines['clipped']) ? $lines['clipped'] : 0;
             $clipped += $more;
             $next?->put($row, $made[$row], $more);

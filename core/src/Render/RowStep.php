@@ -10,8 +10,10 @@ interface RowStep
     /**
      * @param  array<string, mixed>  $lines
      * @param  float  $y  of the row's pixel centres, scene pixels
+     * @param  int  $from  the column where it begins
+     * @param  int  $to  the column before which it ends
      */
-    public function run(array &$lines, int $row, float $y): void;
+    public function run(array &$lines, int $row, float $y, int $from, int $to): void;
 
     /** Whether it works something out in this run that is to be kept. */
     public function lacksKept(): bool;

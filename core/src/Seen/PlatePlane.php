@@ -71,6 +71,11 @@ final readonly class PlatePlane implements SeenPlate
         return $round->grown($this->window->step());
     }
 
+    public function grown(float $by): Outline
+    {
+        return $this->outline->grown($by);
+    }
+
     public function span(float $y): ?array
     {
         return $this->outline->span($y);

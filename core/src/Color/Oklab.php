@@ -53,6 +53,39 @@ final class Oklab
         $s = $b;
     }
 
+    /**
+     * The cube roots of what cones see of a colour whose two axes are multiplied and shifted, its lightness kept, in place; the same
+     * as by way of the axes, in half of the steps. For kernels to inline.
+     *
+     * @param  float  $ofL  what the shift of the axes is to each kind of cone, {@see shifts()}
+     */
+    public static function moved(float &$l, float &$m, float &$s, float $scale, float $ofL, float $ofM, float $ofS): void
+    {
+        $rest = (1.0 - $scale) * (0.2104542553 * $l + 0.7936177850 * $m - 0.0040720468 * $s);
+        $l = $scale * $l + $rest + $ofL;
+        $m = $scale * $m + $rest + $ofM;
+        $s = $scale * $s + $rest + $ofS;
+    }
+
+    /** @return array{float, float, float} what a shift of the two axes is to the cube roots of what cones see */
+    public static function shifts(float $a, float $b): array
+    {
+        return [0.3963377774 * $a + 0.2158037573 * $b, -0.1055613458 * $a - 0.0638541728 * $b, -0.0894841775 * $a - 1.2914855480 * $b];
+    }
+
+    /** Back to linear sRGB from the cube roots of what cones see, in place; for kernels to inline. */
+    public static function seen(float &$l, float &$m, float &$s): void
+    {
+        $l = $l * $l * $l;
+        $m = $m * $m * $m;
+        $s = $s * $s * $s;
+        $red = 4.0767416621 * $l - 3.3077115913 * $m + 0.2309699292 * $s;
+        $green = -1.2684380046 * $l + 2.6097574011 * $m - 0.3413193965 * $s;
+        $s = -0.0041960863 * $l - 0.7034186147 * $m + 1.7076147010 * $s;
+        $l = $red;
+        $m = $green;
+    }
+
     /** Back to linear sRGB, in place; channels may lie outside of 0..1. */
     public static function leave(float &$lightness, float &$a, float &$b): void
     {

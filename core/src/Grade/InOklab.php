@@ -20,12 +20,32 @@ final class InOklab
      */
     public static function enter(KernelWriter $kernel, array $colour, float $gain = 1.0): void
     {
+        self::cones($kernel, $colour, $gain);
+        $kernel->inline([Oklab::class, 'axes'], $colour);
+    }
+
+    /**
+     * Writes encoded channels with their two axes of colour multiplied and shifted, in place.
+     *
+     * @param  array{string, string, string}  $colour
+     * @param  float  $gain  of linear light, before
+     */
+    public static function move(KernelWriter $kernel, array $colour, float $scale, float $a = 0.0, float $b = 0.0, float $gain = 1.0): void
+    {
+        self::cones($kernel, $colour, $gain);
+        $kernel->inline([Oklab::class, 'moved'], [...$colour, $kernel->number($scale), ...array_map($kernel->number(...), Oklab::shifts($a, $b))]);
+        $kernel->inline([Oklab::class, 'seen'], $colour);
+        self::encode($kernel, $colour);
+    }
+
+    /** @param  array{string, string, string}  $colour */
+    private static function cones(KernelWriter $kernel, array $colour, float $gain): void
+    {
         self::decode($kernel, $colour, $gain);
         $kernel->inline([Oklab::class, 'cones'], $colour);
         foreach ($colour as $cone) {
             Power::write($kernel, $cone, 1 / 3, $cone, Power::FINER);
         }
-        $kernel->inline([Oklab::class, 'axes'], $colour);
     }
 
     /**

@@ -70,6 +70,11 @@ final readonly class Saturation implements Grade, StripKind
 
             return;
         }
+        if ($this->turn === 0.0) {
+            InOklab::move($kernel, $colour, $this->factor, gain: $this->gain);
+
+            return;
+        }
         InOklab::enter($kernel, $colour, $this->gain);
         [, $a, $b] = $colour;
         $before = $kernel->variable('before');

@@ -64,11 +64,7 @@ final readonly class Tinting implements Grade, StripKind
     {
         $linear = $this->colour->decoded();
         [, $a, $b] = Oklab::ofLinear($linear->red, $linear->green, $linear->blue);
-        InOklab::enter($kernel, $colour);
-        foreach ([1 => $a, 2 => $b] as $axis => $wanted) {
-            $kernel->line("{$colour[$axis]} = {$kernel->number(1 - $this->share)} * {$colour[$axis]} + {$kernel->number($this->share * $wanted)};");
-        }
-        InOklab::leave($kernel, $colour);
+        InOklab::move($kernel, $colour, 1 - $this->share, $this->share * $a, $this->share * $b);
     }
 
     public function mayExceed(): bool

@@ -54,6 +54,17 @@ final readonly class Mixer
         }
     }
 
+    /** Mixes a separable layer in the loop that is open. */
+    public function here(KernelLayer $layer): void
+    {
+        foreach (self::CHANNELS as $at => $channel) {
+            $value = $this->kernel->variable('value');
+            $this->kernel->line("{$value} = {$this->kernel->stored($channel)};");
+            $this->channel($layer, $value, $this->read($layer->colour[$at]));
+            $this->kernel->line("{$this->kernel->stored($channel)} = {$value};");
+        }
+    }
+
     /** @param  'encode'|'decode'  $way */
     public function convert(string $way): void
     {

@@ -232,7 +232,7 @@ final class Planner
         $layers = $strip->muted ? [] : $this->layers->of($strip);
         $layer = count($layers) === 1 ? $layers[0] : null;
 
-        return $layer !== null && $layer->mode === BlendMode::Normal && $this->isEven($strip, $layer) && $layer->strength->full($layer->mode) >= 1 && ! $this->readsBelow($strip, $layer)
+        return $layer !== null && $layer->mode === BlendMode::Normal && ! $layer->recolours && $this->isEven($strip, $layer) && $layer->strength->full($layer->mode) >= 1 && ! $this->readsBelow($strip, $layer)
             ? $layer : null;
     }
 
@@ -392,12 +392,17 @@ final class Planner
             if ($strip->kind instanceof Pictured) {
                 $this->inside[] = [$strip, $layer, $confinement];
             }
-            $cover = new Cover($kernel, $this->sites);
-            $line = $cover->of($strip, $layer, $confinement, $covered);
-            if (! $strip->kind instanceof Pictured && ! $layer->field->readsBelow() && $this->isWorthKeeping($strip, $confinement)) {
-                [$kernel, $line] = $this->handedOn($kernel, $cover, $layer->field->extent());
+            if ($confinement === [] && $this->isChange($layer) && $this->isEven($strip, $layer)) {
+                $this->change($kernel, $layer, null);
+            } else {
+                $cover = new Cover($kernel, $this->sites);
+                $line = $cover->of($strip, $layer, $confinement, $covered);
+                if (! $strip->kind instanceof Pictured && ! $layer->field->readsBelow() && $this->isWorthKeeping($strip, $confinement)) {
+                    [$kernel, $line] = $this->handedOn($kernel, $cover, $layer->field->extent());
+                }
+                $this->isChange($layer) ? $this->change($kernel, $layer, $line)
+                    : $this->passes->mix($kernel, $this->kernelLayer($kernel, $layer, $line, "(1.0 - {$line})", true), $layer->field->extent());
             }
-            $this->passes->mix($kernel, $this->kernelLayer($kernel, $layer, $line, "(1.0 - {$line})", true), $layer->field->extent());
         }
         $this->passes->setExceeds($this->passes->exceeds() || $layer->mayExceed());
     }
@@ -443,10 +448,32 @@ final class Planner
         return [$kernel->stored($lines[0]), $kernel->stored($lines[1]), $kernel->stored($lines[2])];
     }
 
+    /** Whether a layer takes the place of the colours that it is made of: then it is worked out and mixed in one loop. */
+    private function isChange(Layer $layer): bool
+    {
+        return $layer->recolours && $layer->mode === BlendMode::Normal && ! $layer->inLinear && ! $layer->tint->isDirect();
+    }
+
+    /** @param  string|null  $cover  the line that says how much of it there is; null where it is as strong everywhere */
+    private function change(KernelWriter $kernel, Layer $layer, ?string $cover): void
+    {
+        $share = $kernel->number($cover === null ? $layer->strength->full($layer->mode) : 0.0);
+        if ($cover === null) {
+            $kernel->loop();
+        } else {
+            $kernel->innerLoop();
+            $kernel->line("if ({$cover} > 0.0) {");
+        }
+        // colours are not premultiplied, so a change of colour mixes as over an opaque ground
+        (new Mixer($kernel, true, false))->here(new KernelLayer($layer->mode, $cover ?? $share, $cover === null ? "(1.0 - {$share})" : "(1.0 - {$cover})", $cover !== null, $layer->tint->write($kernel, $layer->mode), false, $this->passes->exceeds(), true));
+        $kernel->line($cover === null ? '' : '}');
+        $this->passes->add($kernel, $layer->field->extent());
+    }
+
     /** Whether a layer is as strong at one place as at any other. */
     private function isEven(Strip $strip, Layer $layer): bool
     {
-        return $layer->field instanceof Everywhere && ! $layer->recolours
+        return $layer->field instanceof Everywhere
             && $strip->activeMasks() === [] && $strip->activeTones() === null && $strip->keptOff === null && $this->confinement->of($strip, $layer) === [];
     }
 
@@ -459,7 +486,7 @@ final class Planner
     /** Whether a layer can be mixed together with its neighbours. */
     private function mayWait(Strip $strip, Layer $layer): bool
     {
-        return $this->passes->isOpaque() && $this->isEven($strip, $layer) && $layer->tint->isDirect() && ! $layer->mode->readsWholeColour() && ! $layer->inLinear;
+        return $this->passes->isOpaque() && ! $layer->recolours && $this->isEven($strip, $layer) && $layer->tint->isDirect() && ! $layer->mode->readsWholeColour() && ! $layer->inLinear;
     }
 
     /**

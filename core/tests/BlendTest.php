@@ -107,3 +107,20 @@ it('counts what was clipped and keeps what lies above 1 until the end', function
     $below = Plainly::encode(2 * Plainly::decode(200 / 255));
     expect(unpack('n', $half->bytes)[1] / 65535)->toEqualWithDelta($below / 2, 0.0001);
 });
+
+it('knows which modes never darken', function (BlendMode $mode): void {
+    [$class, $formula] = $mode->perChannel() ?? [null, null];
+    if ($mode === BlendMode::Add || $mode->isLinear()) {
+        // light is added; what illuminates may also take away
+        expect($mode->onlyBrightens())->toBe($mode !== BlendMode::Illuminate);
+
+        return;
+    }
+    $darkens = $class === null;
+    for ($below = 0.0; $class !== null && $below <= 1.0; $below += 0.05) {
+        for ($source = 0.0; $source <= 1.0; $source += 0.05) {
+            $darkens = $darkens || $class::$formula($below, $source) < $below - 1e-9;
+        }
+    }
+    expect($mode->onlyBrightens())->toBe(! $darkens);
+})->with(BlendMode::cases());

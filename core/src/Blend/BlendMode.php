@@ -54,6 +54,12 @@ enum BlendMode: string
         return $this === self::Illuminate || $this === self::Airlight;
     }
 
+    /** Whether nothing comes out darker than it was. */
+    public function onlyBrightens(): bool
+    {
+        return in_array($this, [self::Screen, self::Add, self::Lighten, self::ColorDodge, self::Airlight, self::Kindle], true);
+    }
+
     /** Whether a result may lie above 1 where nothing below or above did. */
     public function mayExceed(): bool
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
+use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Color\Oklab;
 use Aumbrel\Core\Color\Srgb;
@@ -70,31 +71,38 @@ final readonly class LightStudy
     private function light(Strip $strip, Looked $looked): LightFacts
     {
         $window = $looked->window;
-        $changes = self::largest($looked->changes[$strip->id]->bytes);
+        $changes = $looked->changes[$strip->id]->largest();
         $edge = $strip->kind instanceof Framed ? self::edge($strip->kind->frame(), $changes, $window) : 0.0;
         $site = new StripSite($strip, $this->renderer->sites($looked->lit, $window));
         $glow = $strip->kind instanceof Glows ? $this->glow($strip, $strip->kind, $looked->lit, $site, $changes) : [];
         $field = $strip->kind instanceof HoldsBlack ? ($strip->kind->layers($site)[0] ?? null)?->field : null;
         $black = $field === null ? 0.0 : min([1.0, ...$this->renderer->planes->sample(fn (KernelWriter $kernel): string => $field->write($kernel, $window), $window)]);
 
-        return new LightFacts($strip->id, max([0.0, ...$changes]), min([1.0, ...$changes]), $edge, ...$glow, black: $black, drains: $this->drains($strip, $looked));
+        return new LightFacts($strip->id, max([0.0, ...$changes]), min([1.0, ...$changes]), $edge, ...$glow, black: $black, drains: $this->drains($strip, $looked, $changes));
     }
 
     /**
      * The share of their saturation, in Oklab, that what is laid or painted takes from bright places which it darkens. What
      * scales light leaves that as it is.
+     *
+     * @param  list<float>  $changes
      */
-    private function drains(Strip $strip, Looked $looked): float
+    private function drains(Strip $strip, Looked $looked, array $changes): float
     {
-        if (! $strip->kind instanceof OneTone && ! $strip->kind instanceof Painted) {
+        if ($strip->mode->onlyBrightens() || ($strip->mode === BlendMode::Illuminate && $strip->level >= 0)) {
+            return 0.0;
+        }
+        // only what changes a place by so much can have burnt it
+        $changed = array_filter($changes, static fn (float $change): bool => $change >= self::BURNT);
+        if ((! $strip->kind instanceof OneTone && ! $strip->kind instanceof Painted) || count($changed) < self::FEW) {
             return 0.0;
         }
         [$below, $itself] = $looked->scene->under($strip->id);
         $before = $this->renderer->picture($looked->scene->with($below), $looked->window, 16)->channels();
         $after = $this->renderer->picture($looked->scene->with([...$below, $itself]), $looked->window, 16)->channels();
         [$was, $is, $places] = [0.0, 0.0, 0];
-        foreach ($before[0] as $at => $red) {
-            [$green, $blue] = [$before[1][$at], $before[2][$at]];
+        foreach (array_keys($changed) as $at) {
+            [$red, $green, $blue] = [$before[0][$at], $before[1][$at], $before[2][$at]];
             $luma = Luma::of($red, $green, $blue);
             if ($luma < self::BRIGHT || $luma - Luma::of($after[0][$at], $after[1][$at], $after[2][$at]) < self::BURNT) {
                 continue;
@@ -234,23 +242,5 @@ final readonly class LightStudy
         [$shift, $most] = $picture->bits() === 16 ? [48, 65535] : [24, 255];
 
         return array_map(static fn (int $pixel): float => ($pixel >> $shift & $most) / $most, $picture->pixels(0, $x, $y, $columns, $rows));
-    }
-
-    /**
-     * The largest channel of each pixel.
-     *
-     * @param  string  $bytes  16-bit red, green, blue, alpha
-     * @return list<float>
-     */
-    private static function largest(string $bytes): array
-    {
-        $largest = [];
-        /** @var array<int, int> $values */
-        $values = unpack('n*', $bytes);
-        for ($at = 1, $end = count($values); $at < $end; $at += 4) {
-            $largest[] = max($values[$at], $values[$at + 1], $values[$at + 2]) / 65535;
-        }
-
-        return $largest;
     }
 }

@@ -23,7 +23,7 @@ final readonly class Looked
      * @param  list<Strip>  $strips  those that are not muted, without groups
      * @param  array<array-key, Picture>  $changes  by strip, of all but plates
      */
-    private function __construct(public Renderer $renderer, public Scene $scene, public Scene $lit, public Window $window, public array $strips, public Picture $finished, public Picture $unlit, public array $changes)
+    private function __construct(public Renderer $renderer, public Scene $scene, public Scene $lit, public Window $window, public array $strips, public ReadPicture $finished, public ReadPicture $unlit, public array $changes)
     {
     }
 
@@ -33,7 +33,7 @@ final readonly class Looked
         $others = array_values(array_filter($strips, static fn (Strip $strip): bool => ! $strip->kind instanceof Pictured));
         $window = Window::whole($scene->width, $scene->height, min(1.0, self::LONGEST / max($scene->width, $scene->height)));
 
-        return new self($renderer, $scene, (new Hanging($scene, $renderer->measures()))->resolved(), $window, $strips, $renderer->picture($scene, $window, 16), $renderer->picture($scene->with($scene->unlit()), $window, 16), $others === [] ? [] : $renderer->contributions($scene, $window, array_column($others, 'id'), 16));
+        return new self($renderer, $scene, (new Hanging($scene, $renderer->measures()))->resolved(), $window, $strips, new ReadPicture($renderer->picture($scene, $window, 16)), new ReadPicture($renderer->picture($scene->with($scene->unlit()), $window, 16)), $others === [] ? [] : $renderer->contributions($scene, $window, array_column($others, 'id'), 16));
     }
 
     /** @return list<float> how much of each pixel a plate covers */

@@ -13,14 +13,11 @@ final readonly class PictureStudy
     /** What changes a place by less has not made it bright. */
     private const MADE = 0.1;
 
-    /** What is cut off has this value of 16 bits. */
-    private const WHITE = 65535;
-
     public function of(Looked $looked): PictureFacts
     {
         $lumas = $looked->unlit->lumas();
         sort($lumas);
-        $clipped = array_diff_key(self::clipped($looked->finished), self::clipped($looked->unlit));
+        $clipped = array_diff_key($looked->finished->cutOff(), $looked->unlit->cutOff());
         [$brightest, $at] = $this->brightest($looked);
         $on = [];
         foreach ($brightest === null ? [] : $looked->strips as $strip) {
@@ -62,20 +59,5 @@ final readonly class PictureStudy
         }
 
         return $by;
-    }
-
-    /** @return array<int, true> the pixels with a channel that is cut off */
-    private static function clipped(Picture $picture): array
-    {
-        $clipped = [];
-        /** @var array<int, int> $values */
-        $values = unpack('n*', $picture->bytes);
-        for ($at = 1, $end = count($values); $at < $end; $at += 4) {
-            if ($values[$at + 3] > 0 && max($values[$at], $values[$at + 1], $values[$at + 2]) === self::WHITE) {
-                $clipped[intdiv($at, 4)] = true;
-            }
-        }
-
-        return $clipped;
     }
 }

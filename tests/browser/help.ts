@@ -113,7 +113,7 @@ export async function settled(page: Page): Promise<void> {
     await page.waitForFunction(() => {
         const { traffic } = window as unknown as { traffic: { open: number; last: number } };
         return traffic.open === 0 && performance.now() - traffic.last > 150 && performance.getEntriesByName('aumbrel settled').length > 0;
-    });
+    }, undefined, { polling: 40 });
 }
 
 /** Does something that is written a moment later, such as pressing keys that make one gesture, and waits until it is. */

@@ -12,7 +12,7 @@ use App\Serve\RunFile;
  * KILL_SECONDS= makes it longer by hand.
  */
 it('loses no acknowledged edit and writes none twice, whatever is killed', function (): void {
-    $seconds = (int) (getenv('KILL_SECONDS') ?: 24);
+    $seconds = (int) (getenv('KILL_SECONDS') ?: 40);
     [$data, $scene] = ownScene();
     $hands = 4;
     $strips = explode(' ', trim($data->run('for ($k = 0; $k < (int) $argv[2]; $k++) { $scene = app(App\Scenes\SceneStore::class)->edit($argv[1], "Add", fn ($flat) => app(App\Gestures\AddStrip::class)->onto($flat, new App\Gestures\Asked(new App\Models\Scene, ["kind" => "fill", "centre" => [9, 9], "span" => 9]))); }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Serve;
 
+use Symfony\Component\Process\Exception\RuntimeException;
 use Symfony\Component\Process\Process;
 
 /**
@@ -31,8 +32,10 @@ final readonly class BootCache
     {
         $this->drop();
         foreach (['config:cache', 'route:cache'] as $command) {
-            $process = new Process([PHP_BINARY, 'artisan', $command], $this->root, [...$environment, ...$this->environment()], timeout: self::SECONDS);
-            if ($process->run() !== 0) {
+            try {
+                (new Process([PHP_BINARY, 'artisan', $command], $this->root, [...$environment, ...$this->environment()], timeout: self::SECONDS))->mustRun();
+            } catch (RuntimeException) {
+                // a start that takes too long must not end for it
                 $this->drop();
 
                 return;

@@ -86,17 +86,21 @@ final class Oklab
         $m = $green;
     }
 
-    /** Back to linear sRGB, in place; channels may lie outside of 0..1. */
-    public static function leave(float &$lightness, float &$a, float &$b): void
+    /** The cube roots of what cones see of lightness and the two axes of colour, in place; for kernels to inline. */
+    public static function roots(float &$lightness, float &$a, float &$b): void
     {
         $l = $lightness + 0.3963377774 * $a + 0.2158037573 * $b;
         $m = $lightness - 0.1055613458 * $a - 0.0638541728 * $b;
         $s = $lightness - 0.0894841775 * $a - 1.2914855480 * $b;
-        $l = $l * $l * $l;
-        $m = $m * $m * $m;
-        $s = $s * $s * $s;
-        $lightness = 4.0767416621 * $l - 3.3077115913 * $m + 0.2309699292 * $s;
-        $a = -1.2684380046 * $l + 2.6097574011 * $m - 0.3413193965 * $s;
-        $b = -0.0041960863 * $l - 0.7034186147 * $m + 1.7076147010 * $s;
+        $lightness = $l;
+        $a = $m;
+        $b = $s;
+    }
+
+    /** Back to linear sRGB, in place; channels may lie outside of 0..1. */
+    public static function leave(float &$lightness, float &$a, float &$b): void
+    {
+        self::roots($lightness, $a, $b);
+        self::seen($lightness, $a, $b);
     }
 }

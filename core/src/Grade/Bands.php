@@ -169,11 +169,11 @@ final readonly class Bands implements Grade, StripKind
     {
         [$red, $green, $blue, $shown] = array_map($kernel->variable(...), ['red', 'green', 'blue', 'shown']);
         $kernel->line("{$red} = {$colour[0]}; {$green} = {$colour[1]}; {$blue} = {$colour[2]};");
-        $kernel->inline([Oklab::class, 'leave'], [$red, $green, $blue]);
+        InOklab::toLinear($kernel, [$red, $green, $blue]);
         $kernel->line("if ({$red} < -1e-4 || {$green} < -1e-4 || {$blue} < -1e-4 || {$red} > 1.0001 || {$green} > 1.0001 || {$blue} > 1.0001) {");
         $kernel->inline([self::class, 'shown'], $colour, $shown);
         $kernel->line("{$red} = {$colour[0]}; {$green} = {$colour[1]} * {$shown}; {$blue} = {$colour[2]} * {$shown};");
-        $kernel->inline([Oklab::class, 'leave'], [$red, $green, $blue]);
+        InOklab::toLinear($kernel, [$red, $green, $blue]);
         $kernel->line("} {$colour[0]} = {$red}; {$colour[1]} = {$green}; {$colour[2]} = {$blue};");
     }
 }

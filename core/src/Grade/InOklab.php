@@ -55,8 +55,19 @@ final class InOklab
      */
     public static function leave(KernelWriter $kernel, array $colour): void
     {
-        $kernel->inline([Oklab::class, 'leave'], $colour);
+        self::toLinear($kernel, $colour);
         self::encode($kernel, $colour);
+    }
+
+    /**
+     * Writes lightness and the two axes of colour as linear channels, in place.
+     *
+     * @param  array{string, string, string}  $colour
+     */
+    public static function toLinear(KernelWriter $kernel, array $colour): void
+    {
+        $kernel->inline([Oklab::class, 'roots'], $colour);
+        $kernel->inline([Oklab::class, 'seen'], $colour);
     }
 
     /** @param  array{string, string, string}  $colour */

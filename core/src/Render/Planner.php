@@ -457,16 +457,17 @@ final class Planner
     /** @param  string|null  $cover  the line that says how much of it there is; null where it is as strong everywhere */
     private function change(KernelWriter $kernel, Layer $layer, ?string $cover): void
     {
-        $share = $kernel->number($cover === null ? $layer->strength->full($layer->mode) : 0.0);
         if ($cover === null) {
             $kernel->loop();
+            $kernel->line('{');
         } else {
             $kernel->innerLoop();
             $kernel->line("if ({$cover} > 0.0) {");
         }
+        $share = $cover ?? $kernel->number($layer->strength->full($layer->mode));
         // colours are not premultiplied, so a change of colour mixes as over an opaque ground
-        (new Mixer($kernel, true, false))->here(new KernelLayer($layer->mode, $cover ?? $share, $cover === null ? "(1.0 - {$share})" : "(1.0 - {$cover})", $cover !== null, $layer->tint->write($kernel, $layer->mode), false, $this->passes->exceeds(), true));
-        $kernel->line($cover === null ? '' : '}');
+        (new Mixer($kernel, true, false))->here(new KernelLayer($layer->mode, $share, "(1.0 - {$share})", $cover !== null, $layer->tint->write($kernel, $layer->mode), false, $this->passes->exceeds(), true));
+        $kernel->line('}');
         $this->passes->add($kernel, $layer->field->extent());
     }
 

@@ -62,6 +62,24 @@ it('blurred twice is blurred by the root of the squares', function (float $one, 
     }
 })->with([[3.0, 4.0], [5.0, 12.0], [2.0, 2.0], [8.0, 15.0]]);
 
+it('blurs what is small in a large plane as what fills it', function (float $sigma, array $places): void {
+    [$columns, $rows] = [90, 70];
+    $small = array_fill(0, $columns * $rows, 0.0);
+    foreach ($places as [$x, $y]) {
+        $small[$y * $columns + $x] = 0.8;
+    }
+    // on a ground that is not 0 everything is filtered; a blur is linear, so the ground is taken off again
+    $onGround = Gaussian::blur(array_map(static fn (float $value): float => $value + 0.5, $small), $columns, $rows, $sigma);
+    $worst = 0.0;
+    foreach (Gaussian::blur($small, $columns, $rows, $sigma) as $at => $value) {
+        $worst = max($worst, abs($value - $onGround[$at] + 0.5));
+    }
+    expect($worst)->toBeLessThan(1e-6);
+})->with([0.7, 1.9, 2.0, 3.5, 9.0])->with([
+    'nothing' => [[]], 'one point' => [[[45, 35]]], 'corners' => [[[0, 0], [89, 69]]], 'other corners' => [[[89, 0], [0, 69]]],
+    'a column' => [array_map(static fn (int $y): array => [12, $y], range(0, 69))], 'a row' => [array_map(static fn (int $x): array => [$x, 60], range(0, 89))], 'two' => [[[20, 10], [22, 48]]],
+]);
+
 it('leaves what has no sigma alone, and planes without pixels', function (): void {
     expect(Gaussian::blur([0.1, 0.9], 2, 1, 0.0))->toBe([0.1, 0.9])->and(Gaussian::blur([], 0, 0, 5.0))->toBe([]);
 });

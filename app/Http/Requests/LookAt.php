@@ -50,6 +50,12 @@ final class LookAt extends FormRequest
         ];
     }
 
+    /** @return array<string, mixed> */
+    protected function validationRules(): array
+    {
+        return RulesOfWhatCame::of($this->rules(), $this->validationData());
+    }
+
     public function withValidator(Validator $validator): void
     {
         $validator->after(function (Validator $validator): void {

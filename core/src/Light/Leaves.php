@@ -32,10 +32,9 @@ final readonly class Leaves implements UnitDrawing
     /**
      * @param  int  $count  cells across and down
      * @param  float  $density  0..1, how many of the leaves there are
-     * @param  list<array{float, float, float, float, float, float}>  $leaves  place, direction, half length and half width of each, once they are grown
-     * @param  array<int, list<int>>  $near  the leaves that may reach into a square
+     * @param  array<int, list<array{float, float, float, float, float, float}>>  $near  the leaves that may reach into a square, once they are grown: place, direction, half length and half width of each
      */
-    public function __construct(private int $count, private float $density, private int $seed, private array $leaves = [], private array $near = [])
+    public function __construct(private int $count, private float $density, private int $seed, private array $near = [])
     {
     }
 
@@ -43,7 +42,7 @@ final readonly class Leaves implements UnitDrawing
     public function prepared(): self
     {
         [$count, $density, $seed, $squares] = [$this->count, $this->density, $this->seed, $this->count * self::SQUARES];
-        $leaves = $near = [];
+        $near = [];
         for ($j = -1; $j <= $count; $j++) {
             for ($i = -1; $i <= $count; $i++) {
                 for ($n = 0; $n < self::A_CELL; $n++) {
@@ -53,20 +52,19 @@ final readonly class Leaves implements UnitDrawing
                     }
                     $turn = M_PI * $draw(4);
                     $long = self::LONGEST * (0.6 + 0.4 * $draw(5));
-                    $leaves[] = [$i + $draw(2), $j + $draw(3), cos($turn), sin($turn), $long, $long * (0.26 + 0.12 * $draw(6))];
+                    $leaf = [$x, $y, $cos, $sin, , $wide] = [$i + $draw(2), $j + $draw(3), cos($turn), sin($turn), $long, $long * (0.26 + 0.12 * $draw(6))];
                     // its box, and a little for its softness
-                    [$x, $y, $cos, $sin, , $wide] = $leaves[count($leaves) - 1];
                     [$across, $down] = [$long * abs($cos) + $wide * abs($sin) + self::ROOM, $long * abs($sin) + $wide * abs($cos) + self::ROOM];
                     for ($v = self::square($y - $down, $count), $lastV = self::square($y + $down, $count); $v <= $lastV; $v++) {
                         for ($u = self::square($x - $across, $count), $lastU = self::square($x + $across, $count); $u <= $lastU; $u++) {
-                            $near[$v * $squares + $u][] = count($leaves) - 1;
+                            $near[$v * $squares + $u][] = $leaf;
                         }
                     }
                 }
             }
         }
 
-        return new self($count, $density, $seed, $leaves, $near);
+        return new self($count, $density, $seed, $near);
     }
 
     /** The square that a place is in, the first one before the crown and the last one behind it. */
@@ -109,17 +107,23 @@ final readonly class Leaves implements UnitDrawing
     private function at(float $x, float $y, float $soft): float
     {
         $open = 1.0;
-        foreach ($this->near[(int) ($y * self::SQUARES) * $this->count * self::SQUARES + (int) ($x * self::SQUARES)] ?? [] as $at) {
-            [$leafX, $leafY, $cos, $sin, $long, $wide] = $this->leaves[$at];
-            $along = (($x - $leafX) * $cos + ($y - $leafY) * $sin) / $long;
-            if ($along <= -1 || $along >= 1) {
+        foreach ($this->near[(int) ($y * self::SQUARES) * $this->count * self::SQUARES + (int) ($x * self::SQUARES)] ?? [] as [$leafX, $leafY, $cos, $sin, $long, $wide]) {
+            $dx = $x - $leafX;
+            $dy = $y - $leafY;
+            $along = $dx * $cos + $dy * $sin;
+            if ($along <= -$long || $along >= $long) {
                 continue;
             }
+            $along /= $long;
+            $across = $dy * $cos - $dx * $sin;
             // pointed at both ends
-            $inside = $wide * (1 - $along * $along) - abs(($y - $leafY) * $cos - ($x - $leafX) * $sin);
+            $inside = $wide * (1.0 - $along * $along) - ($across < 0.0 ? -$across : $across);
             $cover = $inside / $soft + 0.5;
-            if ($cover > 0) {
-                $open *= 1.0 - ($cover < 1 ? $cover : 1.0);
+            if ($cover >= 1.0) {
+                return 0.0;
+            }
+            if ($cover > 0.0) {
+                $open *= 1.0 - $cover;
             }
         }
 

@@ -43,18 +43,23 @@ final readonly class Part
      * Values of the part in the whole, and nothing around them.
      *
      * @param  list<float>  $values
+     * @param  int  $margin  pixels on every side of the whole that nobody sees, and that are left out
      * @return list<float>
      */
-    public function spread(array $values): array
+    public function spread(array $values, int $margin = 0): array
     {
-        if ($this->window === $this->whole) {
+        $columns = $this->whole->columns - 2 * $margin;
+        $rows = $this->whole->rows - 2 * $margin;
+        if ($this->window === $this->whole && $margin === 0) {
             return $values;
         }
-        $all = array_fill(0, $this->whole->columns * $this->whole->rows, 0.0);
-        $columns = $this->window->columns;
-        for ($row = 0, $from = 0; $row < $this->window->rows; $row++) {
-            $to = ($this->top + $row) * $this->whole->columns + $this->left;
-            for ($end = $from + $columns; $from < $end; $from++, $to++) {
+        $all = array_fill(0, $columns * $rows, 0.0);
+        [$left, $right] = [max($margin, $this->left), min($margin + $columns, $this->left + $this->window->columns)];
+        [$top, $bottom] = [max($margin, $this->top), min($margin + $rows, $this->top + $this->window->rows)];
+        for ($row = $top; $row < $bottom; $row++) {
+            $from = ($row - $this->top) * $this->window->columns + $left - $this->left;
+            $to = ($row - $margin) * $columns + $left - $margin;
+            for ($end = $to + $right - $left; $to < $end; $to++, $from++) {
                 $all[$to] = $values[$from];
             }
         }

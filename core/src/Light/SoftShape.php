@@ -11,7 +11,6 @@ use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Raster\Gaussian;
-use Aumbrel\Core\Raster\Margin;
 use Aumbrel\Core\Texture\Lattice;
 
 /** A softened field on a lattice, coarse where the softness allows; without level and colour, so that fading it costs nothing. */
@@ -63,7 +62,7 @@ final readonly class SoftShape implements Plane
             return array_fill(0, $this->lattice->points->columns * $this->lattice->points->rows, 0.0);
         }
 
-        return Margin::cut($part->spread($this->blurred($planes, $part->window)), $padded->columns, $padded->rows, $this->margin);
+        return $part->spread($this->blurred($planes, $part->window), $this->margin);
     }
 
     /** @return list<float> */

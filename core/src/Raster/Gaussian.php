@@ -18,6 +18,9 @@ final class Gaussian
     /** A Gaussian counts as ended at this many sigmas. */
     public const REACH = 3.5;
 
+    /** Further than this from what is not 0 nothing comes to, in sigmas: the filter's own tails, exp(-1.783 * 8), are below a millionth there. */
+    private const GONE = 8.0;
+
     /** As far as that goes below RECURSIVE_FROM, in pixels. */
     private const MOST_DIRECT = 7;
 
@@ -31,32 +34,76 @@ final class Gaussian
             return $plane;
         }
 
+        // what shines is often small in a large plane: where nothing comes to, nothing is filtered
+        [$left, $top, $right, $bottom] = self::box($plane, $columns, $rows);
+        if ($bottom < $top) {
+            return $plane;
+        }
+        $reach = (int) ceil(self::GONE * $sigma);
+        $left = max(0, $left - $reach);
+        $across = min($columns, $right + 1 + $reach) - $left;
+        $upper = max(0, $top - $reach);
+        $down = min($rows, $bottom + 1 + $reach) - $upper;
+
         // in the plane itself: a fresh one costs as much as filtering it
-        return self::along(self::along($plane, $sigma, $rows, $columns, $columns, 1), $sigma, $columns, $rows, 1, $columns);
+        $plane = self::along($plane, $sigma, $top * $columns + $left, $bottom + 1 - $top, $across, $columns, 1);
+
+        return self::along($plane, $sigma, $upper * $columns + $left, $across, $down, 1, $columns);
+    }
+
+    /**
+     * The first and the last column and row in which there is anything.
+     *
+     * @param  list<float>  $plane
+     * @return array{int, int, int, int} left, top, right, bottom; the last row before the first where there is nothing
+     */
+    private static function box(array $plane, int $columns, int $rows): array
+    {
+        [$first, $end] = [0, $columns * $rows - 1];
+        while ($first <= $end && $plane[$first] === 0.0) {
+            $first++;
+        }
+        while ($end > $first && $plane[$end] === 0.0) {
+            $end--;
+        }
+        if ($first > $end) {
+            return [0, 0, -1, -1];
+        }
+        [$top, $bottom] = [intdiv($first, $columns), intdiv($end, $columns)];
+        [$left, $right] = [$columns - 1, 0];
+        for ($row = $top; $row <= $bottom; $row++) {
+            for ($start = $row * $columns, $c = 0; $c < $left && $plane[$start + $c] === 0.0; $c++);
+            $left = min($left, $c);
+            for ($c = $columns - 1; $c > $right && $plane[$start + $c] === 0.0; $c--);
+            $right = max($right, $c);
+        }
+
+        return [$left, $top, $right, $bottom];
     }
 
     /**
      * @param  list<float>  $plane
+     * @param  int  $start  where the first line begins
      * @param  int  $lines  filtered one by one
      * @param  int  $length  of each
      * @param  int  $apart  from where one starts to the next
      * @param  int  $stride  along one
      * @return list<float>
      */
-    private static function along(array $plane, float $sigma, int $lines, int $length, int $apart, int $stride): array
+    private static function along(array $plane, float $sigma, int $start, int $lines, int $length, int $apart, int $stride): array
     {
-        return $sigma < self::RECURSIVE_FROM ? self::direct($plane, $sigma, $lines, $length, $apart, $stride) : self::recursive($plane, $sigma, $lines, $length, $apart, $stride);
+        return $sigma < self::RECURSIVE_FROM ? self::direct($plane, $sigma, $start, $lines, $length, $apart, $stride) : self::recursive($plane, $sigma, $start, $lines, $length, $apart, $stride);
     }
 
     /**
      * @param  list<float>  $plane
      * @return list<float>
      */
-    private static function direct(array $plane, float $sigma, int $lines, int $length, int $apart, int $stride): array
+    private static function direct(array $plane, float $sigma, int $start, int $lines, int $length, int $apart, int $stride): array
     {
         [$w0, $w1, $w2, $w3, $w4, $w5, $w6, $w7] = self::weights($sigma);
         [$radius, $line] = [self::MOST_DIRECT, array_fill(0, $length + 2 * self::MOST_DIRECT, 0.0)];
-        for ($n = 0, $start = 0; $n < $lines; $n++, $start += $apart) {
+        for ($n = 0; $n < $lines; $n++, $start += $apart) {
             // the borders are written out, and the weights one by one, so that the loop has no branches
             for ($k = 0, $end = $start + ($length - 1) * $stride; $k < $radius; $k++) {
                 $line[$k] = $plane[$start];
@@ -98,7 +145,7 @@ final class Gaussian
      * @param  list<float>  $plane
      * @return list<float>
      */
-    private static function recursive(array $plane, float $sigma, int $lines, int $length, int $apart, int $stride): array
+    private static function recursive(array $plane, float $sigma, int $start, int $lines, int $length, int $apart, int $stride): array
     {
         [$n0, $n1, $n2, $n3, $d1, $d2, $d3, $d4] = self::coefficients($sigma);
         $m1 = $n1 - $d1 * $n0;
@@ -111,7 +158,7 @@ final class Gaussian
         // the two passes together keep a constant as it is
         $norm = 1 / ($gainForth + $gainBack);
         $forth = array_fill(0, $length, 0.0);
-        for ($n = 0, $start = 0; $n < $lines; $n++, $start += $apart) {
+        for ($n = 0; $n < $lines; $n++, $start += $apart) {
             $x1 = $x2 = $x3 = $plane[$start];
             $y1 = $y2 = $y3 = $y4 = $x1 * $gainForth;
             for ($k = 0, $at = $start; $k < $length; $k++, $at += $stride) {

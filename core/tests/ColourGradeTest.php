@@ -231,6 +231,39 @@ it('leaves greys alone, and a colour far from the band', function (): void {
     }
 });
 
+it('leaves hues to which nothing happens as they were, to the last digit', function (): void {
+    $plain = regraded(['kind' => 'bands', 'muted' => true, 'values' => ['bands' => ['blue' => ['chroma' => 0]]]]);
+    $shown = regraded(['kind' => 'bands', 'values' => ['bands' => ['blue' => ['chroma' => 0]]]]);
+    $between = static fn (float $hue): bool => $hue > HueBands::MIDDLES['cyan'] && $hue < HueBands::MIDDLES['violet'];
+    foreach (COLOURS as $x => $colour) {
+        [, $a, $b] = lab(...array_map(static fn (int $byte): float => $byte / 255, $colour));
+        $isTouched = $between(fmod(rad2deg(atan2($b, $a)) + 360, 360)) && hypot($a, $b) > 0.001;
+        expect($shown[$x] === $plain[$x])->toBe(! $isTouched, json_encode($colour));
+    }
+});
+
+it('lights greys and colours without decoding them as by the law itself', function (float $stops): void {
+    // near the joint of the transfer function, below it, and far above
+    $ground = new Flat(256, 1, static fn (int $x): array => [$x, intdiv($x, 8), 255 - $x]);
+    $picture = Rendering::picture(['p' => $ground], 256, 1, [Rendering::plate('p', ['id' => 'p']), ['id' => 'g', 'kind' => 'vignette', 'values' => ['stops' => $stops]]]);
+    $values = array_values(unpack('n*', $picture->bytes));
+    for ($x = 0; $x < 256; $x++) {
+        foreach ([$x, intdiv($x, 8), 255 - $x] as $k => $byte) {
+            $wanted = Srgb::encode(Srgb::decode($byte / 255) * 2 ** $stops);
+            // 0.026/255
+            expect($values[4 * $x + $k] / 65535)->toEqualWithDelta(min(1.0, $wanted), 0.0001);
+        }
+    }
+})->with([-6.0, -4.0, -1.5, -0.2, 0.7, 2.0]);
+
+it('takes the place of what was there at full amount as just below it', function (string $kind, array $values): void {
+    $full = regraded(['kind' => $kind, 'amount' => 100, 'values' => $values]);
+    $nearly = regraded(['kind' => $kind, 'amount' => 99.999, 'values' => $values]);
+    foreach ($full as $x => $colour) {
+        expect($colour)->toEqualWithDelta($nearly[$x], 3e-5);
+    }
+})->with([['saturation', ['saturation' => 40]], ['levels', ['inBlack' => 10, 'inWhite' => 80]], ['curve', ['all' => [[0, 0.1], [1, 0.8]]]], ['monochrome', []], ['warmth', ['pull' => 60]], ['balance', ['shifts' => ['mids' => [20, -10, 5]]]]]);
+
 it('knows the nearest family of a hue', function (): void {
     $nearest = static fn (string $hex): string => HueBands::nearest(Rgb::fromHex($hex)->decoded());
     expect(array_map($nearest, ['#ff0000', '#ff7700', '#e0d020', '#30b040', '#20b0b0', '#2040ff', '#8030ff', '#ff20d0', '#ff0055']))

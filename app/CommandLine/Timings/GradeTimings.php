@@ -12,7 +12,7 @@ use Aumbrel\Core\Registry;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Scene\Scene;
 
-/** What grades cost beside one plain strip, over a plate in a window of a million and a half pixels. */
+/** What grades cost beside one plain strip, a masked fill: one that mixes what is stored, and one that mixes in linear light as lights do; over a plate in a window of a million and a half pixels. */
 final class GradeTimings
 {
     private const ROUNDS = 5;
@@ -48,23 +48,23 @@ final class GradeTimings
         $window = new Window(0, 0, self::WINDOW[0], self::WINDOW[1]);
         $mask = ['id' => 'm', 'kind' => 'linear', 'values' => ['from' => [0, 0], 'to' => [0, 900]]];
         $plain = ['kind' => 'fill', 'mode' => 'overlay', 'values' => ['colour' => '#705030'], 'masks' => [$mask]];
-        $scenes = ['none' => self::scene([]), 'plain' => self::scene([['id' => 'a', ...$plain]])];
+        $scenes = ['none' => self::scene([]), 'plain' => self::scene([['id' => 'a', ...$plain]]), 'linear' => self::scene([['id' => 'a', ...$plain, 'mode' => 'airlight']])];
         foreach (self::GRADES as $name => [$kind, $values]) {
             $scenes[$name] = self::scene([['id' => 'a', 'kind' => $kind, 'values' => $values, 'masks' => $kind === 'vignette' ? [$mask] : []]]);
         }
         $times = Stopwatch::inTurn(array_map(static fn (Scene $scene) => static fn () => $renderer->picture($scene, $window), $scenes), self::ROUNDS, 2);
-        $plain = max(0.1, $times['plain'] - $times['none']);
+        [$plain, $linear] = [max(0.1, $times['plain'] - $times['none']), max(0.1, $times['linear'] - $times['none'])];
         $grades = [];
         foreach (array_keys(self::GRADES) as $name) {
             $cost = $times[$name] - $times['none'];
-            $grades[$name] = ['ms' => round($cost, 1), 'plainStrips' => round($cost / $plain, 2), 'nsPerPixel' => round($cost * 1e6 / (self::WINDOW[0] * self::WINDOW[1]))];
+            $grades[$name] = ['ms' => round($cost, 1), 'plainStrips' => round($cost / $plain, 2), 'plainLights' => round($cost / $linear, 2), 'nsPerPixel' => round($cost * 1e6 / (self::WINDOW[0] * self::WINDOW[1]))];
         }
 
-        return ['unit' => 'ms at 1600 x 1000, beside one plain strip', 'plainStrip' => round($plain, 1), ...$grades, 'planes' => $this->planes($renderer)];
+        return ['unit' => 'ms at 1600 x 1000, beside one plain strip', 'plainStrip' => round($plain, 1), 'plainLight' => round($linear, 1), ...$grades, 'planes' => $this->planes($renderer)];
     }
 
     /**
-     * One step of a drag on a value of which a plane is worked out, as a draft and settled.
+     * One step of a drag on a value of which a plane is worked out, as a draft, which keeps what lies below, and settled.
      *
      * @return array<string, array{draft: float, settled: float}>
      */
@@ -73,11 +73,11 @@ final class GradeTimings
         $planes = [];
         foreach (self::PLANES as $name => [$kind, $value, $from, $step, $more]) {
             $n = 0;
-            $dragged = static function (float $scale) use ($renderer, $kind, $value, $from, $step, $more, &$n): void {
+            $dragged = static function (float $scale, ?string $below = null) use ($renderer, $kind, $value, $from, $step, $more, &$n): void {
                 $n++;
-                $renderer->picture(self::scene([['id' => 'heron', 'kind' => 'plate', 'values' => ['picture' => 'heron.png', 'place' => [500, 200]]], ['id' => 'a', 'kind' => $kind, ...$more, 'values' => [$value => $from + $n * $step]]]), new Window(0, 0, self::WINDOW[0], self::WINDOW[1], $scale));
+                $renderer->picture(self::scene([['id' => 'heron', 'kind' => 'plate', 'values' => ['picture' => 'heron.png', 'place' => [500, 200]]], ['id' => 'a', 'kind' => $kind, ...$more, 'values' => [$value => $from + $n * $step]]]), new Window(0, 0, self::WINDOW[0], self::WINDOW[1], $scale), below: $below);
             };
-            $times = Stopwatch::inTurn(['draft' => static fn () => $dragged(self::DRAFT), 'settled' => static fn () => $dragged(1.0)], self::ROUNDS, 2);
+            $times = Stopwatch::inTurn(['draft' => static fn () => $dragged(self::DRAFT, 'a'), 'settled' => static fn () => $dragged(1.0)], self::ROUNDS, 2);
             $planes[$name] = ['draft' => round($times['draft'], 1), 'settled' => round($times['settled'], 1)];
         }
 

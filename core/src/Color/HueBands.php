@@ -56,6 +56,16 @@ final readonly class HueBands
         return $this->toArray() === [];
     }
 
+    /**
+     * Whether a band changes nothing.
+     *
+     * @param  array{turn: float, chroma: float, light: float}  $band
+     */
+    public static function isNothing(array $band): bool
+    {
+        return $band === array_map(static fn (array $part): float => $part[2], self::PARTS);
+    }
+
     public function turns(): bool
     {
         return array_filter($this->bands, static fn (array $band): bool => $band['turn'] !== 0.0) !== [];

@@ -109,12 +109,18 @@ final readonly class Bands implements Grade, StripKind
         if ($this->bands->isNone()) {
             return;
         }
+        $encoded = array_map($kernel->variable(...), ['red', 'green', 'blue']);
+        foreach ($encoded as $at => $own) {
+            $kernel->line("{$own} = {$colour[$at]};");
+        }
         InOklab::enter($kernel, $colour);
         [$lightness, $a, $b] = $colour;
         [$chroma, $there, $share, $turn, $factor, $light, $hue] = array_map($kernel->variable(...), ['chroma', 'there', 'share', 'turn', 'factor', 'light', 'hue']);
-        $kernel->line("{$chroma} = sqrt({$a} * {$a} + {$b} * {$b}); if ({$chroma} > 1e-5) {");
+        $kernel->line("{$there} = 0.0; {$chroma} = sqrt({$a} * {$a} + {$b} * {$b}); if ({$chroma} > 1e-5) {");
+        $this->writeWeights($kernel, $colour, $hue, $share, $turn, $factor, $light, "{$there} = {$chroma};");
+        // hues to which nothing happens stay to the last digit, and cost half
+        $kernel->line("} if ({$there} > 0.0 || {$encoded[0]} > 1.0 || {$encoded[1]} > 1.0 || {$encoded[2]} > 1.0) { if ({$there} > 0.0) {");
         $kernel->inline([self::class, 'coloured'], [$chroma], $there);
-        $this->writeWeights($kernel, $colour, $hue, $share, $turn, $factor, $light);
         $kernel->line("{$factor} = 1.0 + {$there} * ({$factor} - 1.0);");
         $kernel->line("{$lightness} += {$kernel->number(self::LIGHTER / 100)} * {$there} * {$light}; if ({$lightness} < 0.0) { {$lightness} = 0.0; }");
         if ($this->bands->turns()) {
@@ -127,6 +133,7 @@ final readonly class Bands implements Grade, StripKind
         $kernel->line('}');
         $this->writeRange($kernel, $colour);
         InOklab::encode($kernel, $colour);
+        $kernel->line("} else { {$colour[0]} = {$encoded[0]}; {$colour[1]} = {$encoded[1]}; {$colour[2]} = {$encoded[2]}; }");
     }
 
     public function mayExceed(): bool
@@ -138,14 +145,21 @@ final readonly class Bands implements Grade, StripKind
      * Turn, factor and lightness of the hue, between the two bands that it lies between.
      *
      * @param  array{string, string, string}  $colour
+     * @param  string  $does  what is done as well where either of the two does something
      */
-    private function writeWeights(KernelWriter $kernel, array $colour, string $hue, string $share, string $turn, string $factor, string $light): void
+    private function writeWeights(KernelWriter $kernel, array $colour, string $hue, string $share, string $turn, string $factor, string $light, string $does): void
     {
         $stretches = $this->bands->stretches();
         $kernel->line("{$hue} = atan2({$colour[2]}, {$colour[1]}); if ({$hue} < {$kernel->number(deg2rad($stretches[0]['from']))}) { {$hue} += 6.283185307179586; }");
         foreach ($stretches as $at => ['from' => $from, 'to' => $to, 'before' => $before, 'after' => $after]) {
             $opening = $at === 0 ? 'if' : 'elseif';
             $kernel->line($at === count($stretches) - 1 ? 'else {' : "{$opening} ({$hue} < {$kernel->number(deg2rad($to))}) {");
+            if (HueBands::isNothing($before) && HueBands::isNothing($after)) {
+                $kernel->line('}');
+
+                continue;
+            }
+            $kernel->line($does);
             if ($before === $after) {
                 $kernel->line("{$turn} = {$kernel->number(deg2rad($after['turn']))}; {$factor} = {$kernel->number($after['chroma'])}; {$light} = {$kernel->number($after['light'])}; }");
 

@@ -98,15 +98,21 @@ final readonly class BloomPlane implements Plane
     private static function bright(array $colours, float $threshold): array
     {
         [$red, $green, $blue, $there] = $colours;
-        $bright = [[], [], []];
+        $bright = array_fill(0, 3, array_fill(0, count($there), 0.0));
+        $from = $threshold - self::KNEE;
         foreach ($there as $at => $alpha) {
-            $share = (Luma::of($red[$at], $green[$at], $blue[$at]) - $threshold + self::KNEE) / (2 * self::KNEE);
-            $share = $share <= 0.0 ? 0.0 : ($share >= 1.0 ? 1.0 : $share * $share * (3 - 2 * $share));
-            foreach ([$red[$at], $green[$at], $blue[$at]] as $channel => $value) {
-                $bright[$channel][] = $share === 0.0 ? 0.0 : $alpha * min(self::BRIGHTEST, $share * Srgb::decode($value));
+            $luma = Luma::of($red[$at], $green[$at], $blue[$at]);
+            if ($luma <= $from) {
+                continue;
             }
+            $share = min(1.0, ($luma - $from) / (2 * self::KNEE));
+            $share *= $share * (3 - 2 * $share);
+            $bright[0][$at] = $alpha * min(self::BRIGHTEST, $share * Srgb::decode($red[$at]));
+            $bright[1][$at] = $alpha * min(self::BRIGHTEST, $share * Srgb::decode($green[$at]));
+            $bright[2][$at] = $alpha * min(self::BRIGHTEST, $share * Srgb::decode($blue[$at]));
         }
 
+        /** @var array{list<float>, list<float>, list<float>} $bright written only where they had values already */
         return $bright;
     }
 
@@ -127,15 +133,23 @@ final readonly class BloomPlane implements Plane
             }
             // means of several points, and lines between fewer, blur as well
             $blurred = Gaussian::blur($blurred, $across, $down, sqrt($sigma ** 2 - ($fewer ** 2 - 1) / 12 - ($fewer === 1 ? 0 : $fewer ** 2 / 6)) / $fewer);
+            [$entries, $shares] = [[], []];
+            for ($column = 0; $column < $this->points->columns; $column++) {
+                $u = ($column + $needed + 0.5) / $fewer - 0.5;
+                $entries[] = (int) $u;
+                $shares[] = $share * ($u - (int) $u);
+            }
             for ($row = 0, $at = 0; $row < $this->points->rows; $row++) {
+                // between its rows first, then between its columns
                 $v = min($down - 1.001, max(0.0, ($row + $needed + 0.5) / $fewer - 0.5));
-                [$upper, $fy] = [(int) $v * $across, $v - (int) $v];
-                for ($column = 0; $column < $this->points->columns; $column++, $at++) {
-                    $u = ($column + $needed + 0.5) / $fewer - 0.5;
-                    $from = (int) $u;
-                    $fx = $u - $from;
-                    $from += $upper;
-                    $sums[$at] += $share * ($fewer === 1 ? $blurred[$from] : (1.0 - $fy) * ($blurred[$from] + $fx * ($blurred[$from + 1] - $blurred[$from])) + $fy * ($blurred[$from + $across] + $fx * ($blurred[$from + $across + 1] - $blurred[$from + $across])));
+                $fy = $v - (int) $v;
+                $line = [];
+                for ($from = (int) $v * $across, $end = $from + $across; $from < $end; $from++) {
+                    $line[] = $blurred[$from] + ($fy === 0.0 ? 0.0 : $fy * ($blurred[$from + $across] - $blurred[$from]));
+                }
+                $line[] = 0.0;
+                foreach ($entries as $column => $entry) {
+                    $sums[$at++] += $share * $line[$entry] + $shares[$column] * ($line[$entry + 1] - $line[$entry]);
                 }
             }
         }

@@ -34,17 +34,29 @@ final class Power
 
             return;
         }
-        $near = $kernel->variable('near');
-        $terms = array_map($kernel->number(...), self::polynomial($power, $degree));
-        $sum = array_pop($terms);
-        foreach (array_reverse($terms) as $term) {
-            $sum = "({$sum}) * {$near} + {$term}";
-        }
-        $kernel->line("if ({$base} >= ".self::FROM.") { if ({$base} > ".self::UP_TO.") { {$into} = {$base} ** {$kernel->number($power)}; } else { {$near} = {$base}; {$into} = {$sum}; } }");
+        [$near, $square] = [$kernel->variable('near'), $kernel->variable('square')];
+        $sum = self::inPairs(array_map($kernel->number(...), self::polynomial($power, $degree)), $near, $square);
+        $kernel->line("if ({$base} >= ".self::FROM.") { if ({$base} > ".self::UP_TO.") { {$into} = {$base} ** {$kernel->number($power)}; } else { {$near} = {$base}; {$square} = {$near} * {$near}; {$into} = {$sum}; } }");
         for ($fours = 1; $fours <= self::FOURS; $fours++) {
-            $kernel->line(sprintf('elseif (%s >= %.17e) { %s = %s * %d.0; %s = %s * (%s); }', $base, self::FROM / 4 ** $fours, $near, $base, 4 ** $fours, $into, $kernel->number(4 ** (-$fours * $power)), $sum));
+            $kernel->line(sprintf('elseif (%s >= %.17e) { %s = %s * %d.0; %s = %s * %s; %s = %s * (%s); }', $base, self::FROM / 4 ** $fours, $near, $base, 4 ** $fours, $square, $near, $near, $into, $kernel->number(4 ** (-$fours * $power)), $sum));
         }
         $kernel->line("else { {$into} = {$base} ** {$kernel->number($power)}; }");
+    }
+
+    /**
+     * A polynomial, its terms in pairs: one after the other, each waits for the one before ({@see Transfer}).
+     *
+     * @param  non-empty-list<string>  $terms  lowest power first
+     */
+    private static function inPairs(array $terms, string $near, string $square): string
+    {
+        $pairs = array_map(static fn (array $pair): string => isset($pair[1]) ? "({$pair[1]} * {$near} + {$pair[0]})" : $pair[0], array_chunk($terms, 2));
+        $sum = array_pop($pairs);
+        foreach (array_reverse($pairs) as $pair) {
+            $sum = "{$pair} + {$square} * ({$sum})";
+        }
+
+        return $sum;
     }
 
     /**
@@ -62,7 +74,7 @@ final class Power
     /**
      * Through the law at the roots of a Chebyshev polynomial: nearly the least largest error.
      *
-     * @return list<float> lowest power first
+     * @return non-empty-list<float> lowest power first
      */
     private static function polynomial(float $power, int $degree): array
     {

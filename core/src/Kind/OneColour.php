@@ -31,6 +31,11 @@ final readonly class OneColour implements Tint
     {
         $shown = $this->isLight && ! $mode->isLinear() ? $this->colour->encoded() : $this->colour;
 
+        if ($shown->red === $shown->green && $shown->green === $shown->blue) {
+            // one number, so that it can be seen that the channels are treated alike
+            return array_fill(0, 3, $kernel->number($shown->red));
+        }
+
         return [$kernel->number($shown->red), $kernel->number($shown->green), $kernel->number($shown->blue)];
     }
 

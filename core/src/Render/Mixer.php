@@ -8,6 +8,7 @@ use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Blend\ChannelBlend;
 use Aumbrel\Core\Blend\ColourBlend;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\Power;
 use Aumbrel\Core\Kernel\Transfer;
 use LogicException;
 
@@ -31,6 +32,11 @@ final readonly class Mixer
         $first = $layers[0] ?? throw new LogicException('nothing to mix');
         if (! $first->isSeparable($this->opaque)) {
             $this->together($first);
+
+            return;
+        }
+        if (count($layers) === 1 && ! $this->linear && $first->mode === BlendMode::Illuminate && $first->lightColour && count(array_unique($first->colour)) === 1) {
+            $this->exposed($first);
 
             return;
         }
@@ -62,6 +68,18 @@ final readonly class Mixer
             $this->kernel->line("{$value} = {$this->kernel->stored($channel)};");
             $this->channel($layer, $value, $this->read($layer->colour[$at]));
             $this->kernel->line("{$this->kernel->stored($channel)} = {$value};");
+        }
+    }
+
+    /**
+     * Puts a colour in the place of what is there, in the loop that is open.
+     *
+     * @param  array{string, string, string}  $colour  expressions of red, green, blue
+     */
+    public function replace(array $colour): void
+    {
+        foreach (self::CHANNELS as $at => $channel) {
+            $this->kernel->line("{$this->kernel->stored($channel)} = {$colour[$at]};");
         }
     }
 
@@ -267,6 +285,30 @@ final readonly class Mixer
         if (! $this->linear) {
             $this->transfer('encode', $value);
         }
+    }
+
+    /**
+     * Light of no colour that multiplies, of encoded channels: where the transfer is a power before and after, a gain g of linear
+     * light is one of g^(1/2.4) there, (v + 0.055) g^(1/2.4) - 0.055, and nothing has to be decoded.
+     */
+    private function exposed(KernelLayer $layer): void
+    {
+        $this->open($layer);
+        [$gain, $root] = [$this->kernel->variable('gain'), $this->kernel->variable('root')];
+        $this->kernel->line("{$gain} = 1.0 + {$layer->cover} * {$layer->colour[0]}; {$root} = 0.0; if ({$gain} > 0.0) {");
+        Power::write($this->kernel, $gain, 1 / 2.4, $root, Power::FINER);
+        $this->kernel->line('}');
+        foreach (self::CHANNELS as $channel) {
+            [$value, $lit] = [$this->kernel->variable('value'), $this->kernel->variable('lit')];
+            $this->kernel->line("{$value} = {$this->kernel->stored($channel)}; {$lit} = ({$value} + 0.055) * {$root} - 0.055;");
+            $this->kernel->line("if ({$value} < 0.04045 || {$lit} < 0.04045) {");
+            $this->transfer('decode', $value);
+            $this->kernel->line("{$value} *= {$gain};");
+            $this->transfer('encode', $value);
+            $this->kernel->line("{$lit} = {$value}; }");
+            $this->kernel->line("{$this->kernel->stored($channel)} = {$lit};");
+        }
+        $this->close($layer);
     }
 
     private function linearColour(KernelLayer $layer, string $colour): string

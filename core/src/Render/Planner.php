@@ -464,9 +464,14 @@ final class Planner
             $kernel->innerLoop();
             $kernel->line("if ({$cover} > 0.0) {");
         }
-        $share = $cover ?? $kernel->number($layer->strength->full($layer->mode));
         // colours are not premultiplied, so a change of colour mixes as over an opaque ground
-        (new Mixer($kernel, true, false))->here(new KernelLayer($layer->mode, $share, "(1.0 - {$share})", $cover !== null, $layer->tint->write($kernel, $layer->mode), false, $this->passes->exceeds(), true));
+        $mixer = new Mixer($kernel, true, false);
+        if ($cover === null && $layer->strength->full($layer->mode) === 1.0) {
+            $mixer->replace($layer->tint->write($kernel, $layer->mode));
+        } else {
+            $share = $cover ?? $kernel->number($layer->strength->full($layer->mode));
+            $mixer->here(new KernelLayer($layer->mode, $share, "(1.0 - {$share})", $cover !== null, $layer->tint->write($kernel, $layer->mode), false, $this->passes->exceeds(), true));
+        }
         $kernel->line('}');
         $this->passes->add($kernel, $layer->field->extent());
     }

@@ -38,12 +38,15 @@ final class Painter
 
     private readonly Renderer $renderer;
 
+    private readonly SceneStudy $study;
+
     /** @param  int  $memory  bytes that this process may use before it forgets what it keeps */
     public function __construct(string $kernels, string $pictures, string $shapes, int $memory = Memory::BYTES, ?Watch $watch = null)
     {
         $this->pictures = new StoredPictures($pictures);
         $this->strokes = new HeldStrokes;
         $this->renderer = new Renderer(new KernelStore($kernels), $this->pictures, new ShapeStore($shapes), new Memory($memory), $watch);
+        $this->study = new SceneStudy($this->renderer, $this->pictures);
     }
 
     /** @throws StrokesMissing when the scene names strokes that this process has not been told */
@@ -64,7 +67,7 @@ final class Painter
             return new PaintedReply($window->columns, $window->rows, 0, array_map(strval(...), array_keys($pictures)), implode('', array_column($brightened, 0)), factors: array_column($brightened, 1));
         }
         if ($request->kind === RenderRequest::FACTS) {
-            return new PaintedReply(0, 0, 0, [], json_encode((new SceneStudy($this->renderer, $this->pictures))->of($scene)->toArray(), JSON_THROW_ON_ERROR));
+            return new PaintedReply(0, 0, 0, [], json_encode($this->study->of($scene)->toArray(), JSON_THROW_ON_ERROR));
         }
         if ($request->kind === RenderRequest::PLATES) {
             return new PaintedReply(0, 0, 0, $this->renderer->platesAt($scene, new Point($window->x + $window->width / 2, $window->y + $window->height / 2)), '');

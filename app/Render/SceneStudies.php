@@ -11,7 +11,7 @@ use App\Render\Pool\Ticket;
 use Aumbrel\Core\Reading\SceneFacts;
 use Illuminate\Support\Facades\Cache;
 
-/** What a render process has measured of a stored scene; kept until that changes. */
+/** What a render process has measured of a stored scene; kept for an hour by what the scene holds. */
 final readonly class SceneStudies
 {
     private const KEPT_SECONDS = 3600;
@@ -23,13 +23,12 @@ final readonly class SceneStudies
     /** Null when something newer came in between. */
     public function of(Scene $scene): ?SceneFacts
     {
-        $key = "facts {$scene->id} {$scene->revision}";
+        $ask = $this->requests->of($scene, RenderRequest::FACTS, [0.0, 0.0, 1.0, 1.0], 1.0);
+        // by what it looks like, not by its revision: undo and redo come back to what was measured
+        $key = "facts {$scene->id} ".hash('xxh128', $ask->scene->key().json_encode($ask->pictures, JSON_THROW_ON_ERROR));
         $kept = Cache::get($key);
         if (! is_string($kept)) {
-            $read = $this->renders->render(
-                $this->requests->of($scene, RenderRequest::FACTS, [0.0, 0.0, 1.0, 1.0], 1.0),
-                new Ticket(Priority::Contribution, "facts {$scene->id}", $scene->revision),
-            );
+            $read = $this->renders->render($ask, new Ticket(Priority::Contribution, "facts {$scene->id}", $scene->revision));
             if ($read instanceof Dropped) {
                 return null;
             }

@@ -15,11 +15,13 @@ use Aumbrel\Core\Reading\Reading;
 use Aumbrel\Core\Reading\SceneFacts;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Render\Beside;
+use Aumbrel\Core\Render\Remembered;
 use Aumbrel\Core\Render\SceneStudy;
 use Aumbrel\Core\Scene\Scene;
 use Tests\Support\Flat;
 use Tests\Support\Noticed;
 use Tests\Support\Rendering;
+use Tests\Support\Shelf;
 
 /* Plates beside what lies around them, and the picture as a whole: each reading with its number, and a mend that ends it. */
 
@@ -106,6 +108,63 @@ it('notices of a plate and of the picture what is wrong, with its number, and it
     'too flat' => ['too flat', 'form disc', 'too flat for two gels', 0.1, 0.42],
     'modelled' => ['modelled', 'form disc', 'modelled already', 3, 5.9],
 ]);
+
+it('measures the same whether or not it remembers: plates and lights changed in turn', function (): void {
+    [$scene, $pictures] = wrongScene('white rim');
+    $shelf = new Shelf($pictures);
+    $study = new SceneStudy(Rendering::renderer($pictures), $shelf, $remembered = new Remembered);
+    $light = ['id' => 'light', 'kind' => 'spot', 'name' => 'Spot', 'values' => ['origin' => [130, 0], 'target' => [130, 150], 'reach' => 200]];
+    $changes = [
+        static fn (array $raw): array => $raw,
+        static fn (array $raw): array => [...$raw, 'strips' => [...$raw['strips'], ['level' => -1, ...$light]]],
+        static fn (array $raw): array => [...$raw, 'strips' => [...$raw['strips'], ['level' => 2, ...$light]]],
+        static fn (array $raw): array => array_replace_recursive($raw, ['strips' => [1 => ['values' => ['place' => [110, 70]]]]]),
+        static fn (array $raw): array => array_replace_recursive($raw, ['strips' => [1 => ['values' => ['unstain' => 60]]]]),
+        static fn (array $raw): array => array_replace_recursive($raw, ['strips' => [0 => ['muted' => true]]]),
+        static fn (array $raw): array => $raw,
+    ];
+    foreach ($changes as $at => $change) {
+        $changed = Scene::read($change(json_decode($scene->toJson(), true)), Registry::kinds());
+        $fresh = (new SceneStudy(Rendering::renderer($pictures), $shelf))->of($changed)->toArray();
+        expect($study->of($changed)->toArray())->toBe($fresh, "change {$at}");
+    }
+    // another picture under the same name
+    $pictures['disc'] = new Flat(96, 96, static fn (int $x, int $y): array => [70, 74, 78, discAlpha($x, $y)]);
+    $clean = new Shelf($pictures);
+    $fringe = static fn (SceneStudy $study): float => $study->of($scene)->toArray()['plates'][0]['fringe'];
+    expect($fringe(new SceneStudy(Rendering::renderer($pictures), $clean, $remembered)))->toBe($fringe(new SceneStudy(Rendering::renderer($pictures), $clean)));
+});
+
+it('remembers what was asked for last', function (): void {
+    $remembered = new Remembered;
+    $measured = [];
+    $ask = static function (string $key) use ($remembered, &$measured): string {
+        return $remembered->of($key, static function () use ($key, &$measured): string {
+            $measured[] = $key;
+
+            return "of {$key}";
+        });
+    };
+    foreach (['a', 'b', 'a', 'b', 'a'] as $key) {
+        expect($ask($key))->toBe("of {$key}");
+    }
+    expect($measured)->toBe(['a', 'b']);
+    // nothing is worth remembering as well
+    $times = 0;
+    $nothing = static function () use (&$times): ?string {
+        $times++;
+
+        return null;
+    };
+    expect([$remembered->of('none', $nothing), $remembered->of('none', $nothing), $times])->toBe([null, null, 1]);
+    foreach (range(1, 40) as $n) {
+        $ask("other {$n}");
+        $ask('a');
+    }
+    expect(array_count_values($measured)['a'])->toBe(1);
+    $ask('b');
+    expect(array_count_values($measured)['b'])->toBe(2);
+});
 
 it('says how far colours are apart as the standard does', function (): void {
     [$scene, $pictures] = wrongScene('colours');

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use Aumbrel\Core\Blend\BlendMode;
+use Illuminate\Cache\Events\KeyWritten;
+use Illuminate\Support\Facades\Event;
 use Tests\Support\PictureFile;
 
 /* Lights that are seen, asked for over the API; helpers stand in SourcesTest. */
@@ -50,6 +52,31 @@ it('brings a picture that becomes no plate, and takes only names that the scene 
     // a scene file without it is refused, and nothing is taken in
     test()->postJson("/api/scenes/{$scene['id']}/pictures", [])->assertStatus(422);
     test()->postJson("/api/scenes/{$scene['id']}/pictures", ['file' => Illuminate\Http\UploadedFile::fake()->createWithContent('stray.png', 'no picture at all')])->assertStatus(422);
+});
+
+it('measures a state of a scene once: undo and redo come back to what was measured', function (): void {
+    $measured = [];
+    Event::listen(KeyWritten::class, static function (KeyWritten $event) use (&$measured): void {
+        if (str_starts_with($event->key, 'facts ')) {
+            $measured[] = $event->key;
+        }
+    });
+    $scene = withKind(litScene(), 'haze');
+    $at = "/api/scenes/{$scene['id']}";
+    $noticed = static fn (): array => test()->postJson("{$at}/readings")->assertOk()->json('readings');
+    $hazy = $noticed();
+    $scene = gestured($scene, 'change-strip', ['strip' => $scene['strips'][2]['id'], 'revision' => $scene['strips'][2]['revision'], 'amount' => 20]);
+    $clearer = $noticed();
+    expect($measured)->toHaveCount(2);
+    foreach ([['undo', $hazy], ['redo', $clearer], ['undo', $hazy]] as [$way, $wanted]) {
+        test()->postJson("{$at}/{$way}")->assertOk();
+        expect($noticed())->toBe($wanted);
+    }
+    expect($measured)->toHaveCount(2);
+    // what was not seen before is measured
+    gestured(test()->getJson($at)->json(), 'change-strip', ['strip' => $scene['strips'][0]['id'], 'revision' => $scene['strips'][0]['revision'], 'amount' => 50]);
+    $noticed();
+    expect($measured)->toHaveCount(3);
 });
 
 it('shows a strip under every mode that goes with its values', function (): void {

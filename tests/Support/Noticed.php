@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use Aumbrel\Core\Fault\SceneError;
-use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Reading\Mend;
 use Aumbrel\Core\Reading\Reading;
@@ -23,21 +21,9 @@ final class Noticed
      */
     public static function in(Scene $scene, array $pictures): array
     {
-        $shelf = new class($pictures) implements PictureShelf
-        {
-            /** @param  array<string, PictureSource>  $pictures */
-            public function __construct(private array $pictures)
-            {
-            }
-
-            public function picture(string $name): PictureSource
-            {
-                return $this->pictures[$name] ?? throw new SceneError('picture', 'none');
-            }
-        };
         $renderer = Rendering::renderer($pictures);
 
-        return array_column(array_map(static fn (Reading $reading): array => [$reading->id, $reading], (new Readings($scene, $renderer->measures(), (new SceneStudy($renderer, $shelf))->of($scene)))->all()), 1, 0);
+        return array_column(array_map(static fn (Reading $reading): array => [$reading->id, $reading], (new Readings($scene, $renderer->measures(), (new SceneStudy($renderer, new Shelf($pictures)))->of($scene)))->all()), 1, 0);
     }
 
     public static function mended(Scene $scene, Reading $reading, int $which = 0): Scene

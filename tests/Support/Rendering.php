@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
-use Aumbrel\Core\Picture\PictureShelf;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Registry;
@@ -22,18 +20,7 @@ final class Rendering
     /** @param  array<string, PictureSource>  $pictures */
     public static function renderer(array $pictures): Renderer
     {
-        return new Renderer(new KernelStore(Folder::of('core-kernels')), new class($pictures) implements PictureShelf
-        {
-            /** @param  array<string, PictureSource>  $pictures */
-            public function __construct(private array $pictures)
-            {
-            }
-
-            public function picture(string $name): PictureSource
-            {
-                return $this->pictures[$name] ?? throw new SceneError('picture', "no picture {$name}");
-            }
-        }, new ShapeStore(Folder::of('core-shapes')), // of this run alone: an earlier one may have found things in another way
+        return new Renderer(new KernelStore(Folder::of('core-kernels')), new Shelf($pictures), new ShapeStore(Folder::of('core-shapes')), // of this run alone: an earlier one may have found things in another way
             new Memory(PHP_INT_MAX)); // what other tests hold is not to push out what this one counts
     }
 

@@ -35,7 +35,7 @@ final readonly class BesideStudy
         [$luma, $plate, $around] = [[], [], []];
         $windows = Beside::windows($box, $scene, $this->side);
         foreach ($windows as $window) {
-            $picture = $this->renderer->picture($scene, $window, 16);
+            $picture = $this->renderer->read($scene, $window);
             $alpha = Looked::alphaOf($this->renderer, $scene, $window, $id);
             $there = $picture->alphas();
             // windows lie one under the other: their first and last rows belong to no block, so that none reads across

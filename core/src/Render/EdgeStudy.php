@@ -82,7 +82,7 @@ final class EdgeStudy
             $alpha = $pixels->alpha();
             $distance = Distance::signed($alpha, $window->columns, $window->rows, 12.0, isExact: false);
             $study->rims($pixels, $alpha, $distance, $window);
-            $study->widths($renderer->picture($unlit, $window, 16)->lumas(), $alpha, $distance, $window);
+            $study->widths($renderer->read($unlit, $window)->lumas(), $alpha, $distance, $window);
         }
 
         return new self($study->squares < self::ENOUGH ? 0.0 : $study->rims / $study->squares, $study->rims > 0 ? $study->lift / $study->rims : 0.0, $study->wide > $study->rims / 2, self::median($study->own), self::median($study->others));

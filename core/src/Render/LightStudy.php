@@ -98,8 +98,8 @@ final readonly class LightStudy
             return 0.0;
         }
         [$below, $itself] = $looked->scene->under($strip->id);
-        $before = $this->renderer->picture($looked->scene->with($below), $looked->window, 16)->channels();
-        $after = $this->renderer->picture($looked->scene->with([...$below, $itself]), $looked->window, 16)->channels();
+        $before = $this->renderer->read($looked->scene->with($below), $looked->window)->channels();
+        $after = $this->renderer->read($looked->scene->with([...$below, $itself]), $looked->window)->channels();
         [$was, $is, $places] = [0.0, 0.0, 0];
         foreach (array_keys($changed) as $at) {
             [$red, $green, $blue] = [$before[0][$at], $before[1][$at], $before[2][$at]];
@@ -129,7 +129,7 @@ final readonly class LightStudy
         }
         $window = $site->window();
         $covers = $this->renderer->planes->sample(fn (KernelWriter $kernel): string => $shining->write($kernel, $window), $window);
-        $lumas = $this->renderer->picture($scene, $window, 16, $strip->id)->lumas();
+        $lumas = $this->renderer->read($scene, $window, $strip->id)->lumas();
         [$heart, $weight, $around] = [0.0, 0.0, []];
         foreach ($covers as $at => $cover) {
             $heart += $cover * $cover * $lumas[$at];

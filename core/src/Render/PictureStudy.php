@@ -16,7 +16,11 @@ final readonly class PictureStudy
     public function of(Looked $looked): PictureFacts
     {
         $lumas = $looked->unlit->lumas();
-        sort($lumas);
+        $median = $looked->ofPlates('median', static function () use ($lumas): float {
+            sort($lumas);
+
+            return $lumas[intdiv(count($lumas), 2)] ?? 0.0;
+        });
         $clipped = array_diff_key($looked->finished->cutOff(), $looked->unlit->cutOff());
         [$brightest, $at] = $this->brightest($looked);
         $on = [];
@@ -27,7 +31,7 @@ final readonly class PictureStudy
         }
 
         return new PictureFacts(
-            $lumas[intdiv(count($lumas), 2)] ?? 0.0, count($clipped) / max(1, count($lumas)), $clipped === [] ? null : $this->most($looked, array_keys($clipped), 0.0),
+            $median, count($clipped) / max(1, count($lumas)), $clipped === [] ? null : $this->most($looked, array_keys($clipped), 0.0),
             $brightest, $on, $brightest === null ? null : $this->most($looked, [$at], self::MADE),
         );
     }

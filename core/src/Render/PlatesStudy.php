@@ -65,10 +65,10 @@ final readonly class PlatesStudy
         [$own, $beside] = [Spread::of($channels, $covers), Spread::of($channels, $around)];
         $strip = $looked->scene->find($id);
         $grain = $strip === null ? [] : (new BesideStudy($this->renderer, Beside::SMALL))->grain($looked->scene, $id);
-        $edges = $strip === null ? null : EdgeStudy::of($this->renderer, $looked->scene, $strip);
+        $edges = $strip === null ? null : $looked->ofPlates("edges {$id}", fn (): ?EdgeStudy => EdgeStudy::of($this->renderer, $looked->scene, $strip));
 
         return new PlateFacts(
-            $id, $own->weight > 0 ? $own->means : null, $beside->weight > 0 ? $beside->means : null, $this->modelling($covers, $looked), $this->brightest($covers, $looked),
+            $id, $own->weight > 0 ? $own->means : null, $beside->weight > 0 ? $beside->means : null, $looked->ofPlates("modelling {$id}", fn (): float => $this->modelling($covers, $looked)), $this->brightest($covers, $looked),
             ($grain['own'] ?? null)?->numbers(), ($grain['around'] ?? null)?->numbers(), $edges->fringe ?? 0.0, $edges->fringeBy ?? 0.0, $edges->isWide ?? false, $edges?->width, $edges?->around,
         );
     }

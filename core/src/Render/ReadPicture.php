@@ -4,43 +4,60 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Render;
 
-/** A picture of 16 bits whose values are asked for again and again: each kind of them is taken out of its bytes once. */
+use Aumbrel\Core\Color\Luma;
+
+/** A rendered window as values, encoded and unpremultiplied, for what is measured of it; each kind of them is worked out once. */
 final class ReadPicture
 {
-    /** @var list<float>|null */
-    private ?array $lumas = null;
+    /** From here on a value is shown as white. */
+    private const WHITE = 65534.5 / 65535;
 
     /** @var list<float>|null */
-    private ?array $alphas = null;
+    private ?array $lumas = null;
 
     /** @var array{list<float>, list<float>, list<float>}|null */
     private ?array $channels = null;
 
-    public function __construct(private readonly Picture $picture)
+    /** @param  array{list<float>, list<float>, list<float>, list<float>}  $colours  red, green, blue, which may lie above 1, and alpha, row after row */
+    public function __construct(private readonly array $colours)
     {
     }
 
-    /** @return list<float> {@see Picture::lumas()} */
+    /** @return list<float> luma of each pixel, 0..1 */
     public function lumas(): array
     {
-        return $this->lumas ??= $this->picture->lumas();
+        return $this->lumas ??= array_map(Luma::of(...), ...$this->channels());
     }
 
-    /** @return list<float> {@see Picture::alphas()} */
+    /** @return list<float> how much of each pixel is there, 0..1 */
     public function alphas(): array
     {
-        return $this->alphas ??= $this->picture->alphas();
+        return $this->colours[3];
     }
 
-    /** @return array{list<float>, list<float>, list<float>} {@see Picture::channels()} */
+    /** @return array{list<float>, list<float>, list<float>} red, green, blue of each pixel, 0..1 */
     public function channels(): array
     {
-        return $this->channels ??= $this->picture->channels();
+        if ($this->channels === null) {
+            $cut = static fn (float $value): float => $value < 1.0 ? $value : 1.0;
+            [$red, $green, $blue] = $this->colours;
+            $this->channels = [array_map($cut, $red), array_map($cut, $green), array_map($cut, $blue)];
+        }
+
+        return $this->channels;
     }
 
-    /** @return array<int, true> {@see Picture::cutOff()} */
+    /** @return array<int, true> the pixels that are there and of which a channel is cut off at white */
     public function cutOff(): array
     {
-        return $this->picture->cutOff();
+        [$red, $green, $blue, $there] = $this->colours;
+        $cut = [];
+        foreach ($there as $at => $alpha) {
+            if ($alpha > 0.0 && ($red[$at] >= self::WHITE || $green[$at] >= self::WHITE || $blue[$at] >= self::WHITE)) {
+                $cut[$at] = true;
+            }
+        }
+
+        return $cut;
     }
 }

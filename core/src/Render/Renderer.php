@@ -78,6 +78,18 @@ final class Renderer
     }
 
     /**
+     * The picture, or the picture up to and with a strip, as values that are measured.
+     *
+     * @throws SceneError when a plate's picture or the strip is not there
+     */
+    public function read(Scene $scene, Window $window, ?string $until = null): ReadPicture
+    {
+        $scene = $this->lit($scene);
+
+        return new ReadPicture($this->colours($this->planner($scene, $window)->colours($until === null ? $scene->strips : $scene->upTo($until)), $window));
+    }
+
+    /**
      * The picture, or the picture up to and with a strip, in linear light, premultiplied; what is brighter than white is kept.
      *
      * @return array{list<float>, list<float>, list<float>, list<float>} red, green, blue and alpha, row after row

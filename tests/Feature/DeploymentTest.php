@@ -118,3 +118,9 @@ it('ships units that name only what is there', function (): void {
         expect(file_get_contents(base_path('docs/deployment.md')))->toContain(preg_replace('/^aumbrel-(render|exports|sweep)\.service$/', 'aumbrel-*.service', basename($file)));
     }
 });
+
+it('has a title of its own for every demo scene: one whose title is there already would not be stored', function (): void {
+    $files = glob(base_path('demo/*/{scene,*.scene}.json'), GLOB_BRACE) ?: [];
+    $titles = array_map(static fn (string $file): string => json_decode((string) file_get_contents($file), true)['title'], $files);
+    expect(count($files))->toBeGreaterThan(50)->and(array_keys(array_filter(array_count_values($titles), static fn (int $count): bool => $count > 1)))->toBe([]);
+});

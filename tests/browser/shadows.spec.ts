@@ -4,6 +4,9 @@ import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
 import { dragHandle, onScreen, pngOf, run, settled, shownAt, stroke, unfold, watch, written } from './help';
 
+// each has a scene of its own
+test.describe.configure({ mode: 'parallel' });
+
 const ground = pngOf(320, 200, () => [190, 186, 180]);
 
 /** A grey post of 24 x 60 on nothing. */

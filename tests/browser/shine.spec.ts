@@ -4,6 +4,9 @@ import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
 import { dragHandle, drop, newScene, onScreen, pngOf, run, settled, shownAt, watch, written, unfold } from './help';
 
+// each has a scene of its own
+test.describe.configure({ mode: 'parallel' });
+
 /** A dark ground with a bright window in it. */
 const ground = pngOf(320, 200, (x, y) => (x > 230 && x < 260 && y > 60 && y < 90 ? [235, 225, 190] : [26 + (x % 20), 28, 40]));
 

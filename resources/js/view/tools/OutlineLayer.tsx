@@ -32,8 +32,14 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
     /** The way along the edges from the last node to a place, in the scene. */
     const [way, setWay] = useState<Point[]>([]);
     const asking = useRef<{ busy: boolean; next: Point | null }>({ busy: false, next: null });
-    /** A click whose way is still looked for: the next one waits for it. */
-    const isAdding = useRef(false);
+    /** The nodes as they are at this moment, and the clicks whose way is still looked for: the next one waits for them. */
+    const latest = useRef<Node[]>([]);
+    const clicks = useRef<Promise<void>>(Promise.resolve());
+
+    function put(next: Node[]) {
+        latest.current = next;
+        setNodes(next);
+    }
 
     /** Looks for the way to where the pointer is; while one is looked for, only the newest place counts. */
     async function look(from: Point, to: Point): Promise<Point[]> {
@@ -64,18 +70,35 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
             });
     }
 
-    /** The nodes up to a place that was clicked, with those of the way there. */
-    async function along(to: Point): Promise<Node[]> {
-        const last = nodes[nodes.length - 1];
-        isAdding.current = true;
-        const found = last ? await look(last.at, to).catch(() => []) : [];
-        isAdding.current = false;
+    /** Goes along the edges to a place that was clicked, or back to the first one; not when the outline was taken back meanwhile. */
+    async function goAlong(at: Point): Promise<void> {
+        const now = latest.current;
+        const [first, last] = [now[0], now[now.length - 1]];
+        if (!first || !last) {
+            return;
+        }
+        const closes = now.length > 1 && isNear(first.at, at);
+        const to = closes ? first.at : at;
+        const found = await look(last.at, to).catch(() => []);
+        if (latest.current !== now) {
+            return;
+        }
         setWay([]);
-        return [...nodes, ...found.slice(1, -1).map((at): Node => ({ at })), { at: to }];
+        const all = [...now, ...found.slice(1, -1).map((at): Node => ({ at }))];
+        if (closes) {
+            close(all);
+        } else {
+            setEarlier((before) => [...before, now]);
+            put([...all, { at: to }]);
+        }
+    }
+
+    function isNear(one: Point, other: Point): boolean {
+        return Math.hypot(other[0] - one[0], other[1] - one[1]) * lens.zoom < CLOSES;
     }
 
     function drop() {
-        setNodes([]);
+        put([]);
         setEarlier([]);
         setWay([]);
     }
@@ -112,7 +135,7 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
             } else if (event.key === 'Escape') {
                 drop();
             } else if (event.key === 'Backspace' || event.key === 'Delete') {
-                setNodes(earlier[earlier.length - 1] ?? []);
+                put(earlier[earlier.length - 1] ?? []);
                 setEarlier(earlier.slice(0, -1));
                 setWay([]);
             } else {
@@ -126,34 +149,25 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
     });
 
     function onPointerDown(event: React.PointerEvent<SVGSVGElement>) {
-        if (event.button !== 0 || isAdding.current) {
+        if (event.button !== 0) {
             return;
         }
         event.preventDefault();
         const { at, place } = placing(event, lens);
+        if (alongEdges && latest.current.length > 0) {
+            clicks.current = clicks.current.then(() => goAlong(at));
+            return;
+        }
         const [first] = nodes;
         const last = nodes[nodes.length - 1];
-        if (isLine && last && nodes.length > 1 && Math.hypot(at[0] - last.at[0], at[1] - last.at[1]) * lens.zoom < CLOSES) {
+        const ends = nodes.length > 1 && ((isLine && last && isNear(last.at, at)) || (first && isNear(first.at, at)));
+        if (ends) {
             close(nodes);
             return;
         }
-        if (first && nodes.length > 1) {
-            if (Math.hypot(at[0] - first.at[0], at[1] - first.at[1]) * lens.zoom < CLOSES) {
-                if (alongEdges) {
-                    void along(first.at).then((all) => close(all.slice(0, -1)));
-                } else {
-                    close(nodes);
-                }
-                return;
-            }
-        }
         setEarlier([...earlier, nodes]);
-        if (alongEdges && last) {
-            void along(at).then(setNodes);
-            return;
-        }
         const start: Point = [event.clientX, event.clientY];
-        setNodes([...nodes, { at }]);
+        put([...nodes, { at }]);
         follow(event.currentTarget, event.pointerId, {
             move: (pointer) => {
                 if (Math.hypot(pointer.clientX - start[0], pointer.clientY - start[1]) < STRAIGHT) {
@@ -161,11 +175,11 @@ export function OutlineLayer({ scene, strip, lens, view, gestures }: StripLayerP
                 }
                 const [x, y] = place(pointer);
                 const out: Point = [x - at[0], y - at[1]];
-                setNodes([...nodes, { at, out, in: [-out[0], -out[1]] }]);
+                put([...nodes, { at, out, in: [-out[0], -out[1]] }]);
             },
             end: () => undefined,
             cancel: () => {
-                setNodes(nodes);
+                put(nodes);
                 setEarlier(earlier);
             },
         });

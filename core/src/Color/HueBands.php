@@ -26,7 +26,7 @@ final readonly class HueBands
 
     public static function none(): self
     {
-        return new self(array_fill_keys(array_keys(self::MIDDLES), array_map(static fn (array $part): float => $part[2], self::PARTS)));
+        return new self(array_fill_keys(array_keys(self::MIDDLES), self::nothing()));
     }
 
     /** @throws SceneError naming $field */
@@ -53,7 +53,7 @@ final readonly class HueBands
 
     public function isNone(): bool
     {
-        return $this->toArray() === [];
+        return array_filter($this->bands, static fn (array $band): bool => ! self::isNothing($band)) === [];
     }
 
     /**
@@ -63,7 +63,13 @@ final readonly class HueBands
      */
     public static function isNothing(array $band): bool
     {
-        return $band === array_map(static fn (array $part): float => $part[2], self::PARTS);
+        return $band === self::nothing();
+    }
+
+    /** @return array{turn: float, chroma: float, light: float} a band that changes nothing */
+    private static function nothing(): array
+    {
+        return array_map(static fn (array $part): float => $part[2], self::PARTS);
     }
 
     public function turns(): bool

@@ -18,6 +18,9 @@ final class ReadPicture
     /** @var array{list<float>, list<float>, list<float>}|null */
     private ?array $channels = null;
 
+    /** @var array<int, true>|null */
+    private ?array $cutOff = null;
+
     /** @param  array{list<float>, list<float>, list<float>, list<float>}  $colours  red, green, blue, which may lie above 1, and alpha, row after row */
     public function __construct(private readonly array $colours)
     {
@@ -50,6 +53,9 @@ final class ReadPicture
     /** @return array<int, true> the pixels that are there and of which a channel is cut off at white */
     public function cutOff(): array
     {
+        if ($this->cutOff !== null) {
+            return $this->cutOff;
+        }
         [$red, $green, $blue, $there] = $this->colours;
         $cut = [];
         foreach ($there as $at => $alpha) {
@@ -58,6 +64,6 @@ final class ReadPicture
             }
         }
 
-        return $cut;
+        return $this->cutOff = $cut;
     }
 }

@@ -84,9 +84,7 @@ final class Renderer
      */
     public function read(Scene $scene, Window $window, ?string $until = null): ReadPicture
     {
-        $scene = $this->lit($scene);
-
-        return new ReadPicture($this->colours($this->planner($scene, $window)->colours($until === null ? $scene->strips : $scene->upTo($until)), $window));
+        return new ReadPicture($this->coloursUpTo($scene, $window, $until));
     }
 
     /**
@@ -98,8 +96,7 @@ final class Renderer
      */
     public function linear(Scene $scene, Window $window, ?string $until = null): array
     {
-        $scene = $this->lit($scene);
-        [$red, $green, $blue, $alpha] = $this->colours($this->planner($scene, $window)->colours($until === null ? $scene->strips : $scene->upTo($until)), $window);
+        [$red, $green, $blue, $alpha] = $this->coloursUpTo($scene, $window, $until);
         $light = static fn (float $value, float $there): float => $there * Srgb::decode($value);
 
         return [array_map($light, $red, $alpha), array_map($light, $green, $alpha), array_map($light, $blue, $alpha), $alpha];
@@ -385,6 +382,14 @@ final class Renderer
         $kernel->line("{$kernel->stored('shape')} = {$value};");
 
         return $this->values(new Plan([new Pass($kernel->finish())], ['shape']), $window, 'shape');
+    }
+
+    /** @return array{list<float>, list<float>, list<float>, list<float>} the picture, or the picture up to and with a strip, encoded: red, green, blue and alpha, row after row */
+    private function coloursUpTo(Scene $scene, Window $window, ?string $until): array
+    {
+        $scene = $this->lit($scene);
+
+        return $this->colours($this->planner($scene, $window)->colours($until === null ? $scene->strips : $scene->upTo($until)), $window);
     }
 
     /** @return array{list<float>, list<float>, list<float>, list<float>} what a plan leaves in the lines of colours and alpha, row after row */

@@ -46,7 +46,12 @@ final class RunExport implements ShouldQueue
         try {
             $export->update(['state' => Export::RUNNING, 'starts' => $export->starts + 1]);
             $this->layOut($export, $store, $library, $exports->path($export).'.scene');
-            $this->watch($export, $exports, $this->command($export, $exports->path($export)));
+            $written = $this->watch($export, $exports, $this->command($export, $exports->path($export)));
+            // what is said to be done has left nothing behind, though the worker be killed right after
+            $exports->discard($export);
+            if ($written !== null) {
+                Export::query()->whereKey($export->id)->where('state', Export::RUNNING)->update([...$written, 'state' => Export::DONE, 'progress' => 1.0, 'process_group' => null]);
+            }
         } catch (Throwable $error) {
             $fault = $error instanceof PDOException ? DatabaseFault::of($error) : $error;
             if (! $fault instanceof Fault) {
@@ -110,7 +115,8 @@ final class RunExport implements ShouldQueue
         ], base_path(), timeout: null);
     }
 
-    private function watch(Export $export, Exports $exports, Process $process): void
+    /** @return array{bytes: int|null, clipped: int|null}|null what the command tells of what it wrote; null when it was cancelled */
+    private function watch(Export $export, Exports $exports, Process $process): ?array
     {
         $process->start();
         $export->update(['process_group' => $process->getPid()]);
@@ -123,7 +129,7 @@ final class RunExport implements ShouldQueue
                 $exports->endProcesses($export);
                 $process->stop(1);
 
-                return;
+                return null;
             }
         }
         if (! $process->isSuccessful()) {
@@ -132,9 +138,7 @@ final class RunExport implements ShouldQueue
             throw new ExportStopped($said);
         }
         $result = json_decode((string) strrchr("\n".trim($process->getOutput()), "\n"), true);
-        Export::query()->whereKey($export->id)->where('state', Export::RUNNING)->update([
-            'state' => Export::DONE, 'progress' => 1.0, 'process_group' => null,
-            'bytes' => is_array($result) ? $result['bytes'] ?? null : null, 'clipped' => is_array($result) ? $result['clipped'] ?? null : null,
-        ]);
+
+        return ['bytes' => $result['bytes'] ?? null, 'clipped' => $result['clipped'] ?? null];
     }
 }

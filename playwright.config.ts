@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { launch } from './tests/browser/chromium.mjs';
 
 /** How many run at once; each has a server and data of its own. */
 const lanes = Number(process.env.AUMBREL_TEST_LANES ?? 1);
@@ -22,10 +23,7 @@ export default defineConfig({
     use: {
         baseURL: `http://127.0.0.1:${port(lane || 0)}`,
         viewport: { width: 1280, height: 800 },
-        launchOptions: {
-            executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-            args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-        },
+        launchOptions: launch,
     },
     webServer: Array.from({ length: lanes }, (_, at) => ({
         command: `tests/browser/serve ${port(at)}`,

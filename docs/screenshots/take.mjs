@@ -2,6 +2,7 @@
 // Needs what the tests need (bin/setup test); serves on a port and on data of its own.
 import { execFileSync, spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
+import { launch } from '../../tests/browser/chromium.mjs';
 
 const port = 8790;
 const base = `http://127.0.0.1:${port}`;
@@ -64,7 +65,7 @@ const SHOTS = {
 };
 
 const server = spawn('tests/browser/serve', [String(port)], { stdio: ['ignore', 'pipe', 'inherit'], detached: true, env: environment });
-const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch(launch);
 try {
     await new Promise((done) => server.stdout.on('data', (text) => String(text).includes('runs at') && done()));
     execFileSync('bash', ['-c', '. tests/browser/environment; php artisan aumbrel:demo-scenes --quiet'], { env: environment, stdio: 'inherit' });

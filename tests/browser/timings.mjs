@@ -8,6 +8,7 @@ import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { launch } from './chromium.mjs';
 
 const port = 8799;
 const base = `http://127.0.0.1:${port}`;
@@ -24,7 +25,7 @@ class Done extends Error {}
 
 const folder = mkdtempSync(join(tmpdir(), 'aumbrel-timings-'));
 
-const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+const browser = await chromium.launch(launch);
 try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     if (process.env.ONLY === 'shadows') {

@@ -1,5 +1,18 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { add, drop, newScene, onScreen, pngOf, settled, shownAt, unfold, valuesOf, written } from './help';
+
+/** Turns the sphere to the side: 1 is nearly its right rim. */
+async function turned(page: Page, dx: number): Promise<void> {
+    const sphere = (await page.getByTestId('lit-sphere').boundingBox())!;
+    const grip = (await page.getByRole('button', { name: 'Light from' }).boundingBox())!;
+    await written(page, async () => {
+        await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
+        await page.mouse.down();
+        await page.mouse.move(sphere.x + sphere.width / 2 + dx * (sphere.width / 2 - 6), sphere.y + sphere.height / 2, { steps: 6 });
+        await page.mouse.up();
+    });
+    await settled(page);
+}
 
 const ball = (x: number, y: number) => Math.hypot(x - 99.5, y - 99.5) < 90;
 
@@ -50,23 +63,38 @@ test('a texture answers the light: a relief is turned by its sphere', async ({ p
     const flat = await at(slope);
     await add(page, /^Relief /);
     const relief = async () => valuesOf(page, scene, 'relief');
-    const sphere = (await page.getByTestId('lit-sphere').boundingBox())!;
-    const turn = async (dx: number) => {
-        const grip = (await page.getByRole('button', { name: 'Light from' }).boundingBox())!;
-        await written(page, async () => {
-            await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
-            await page.mouse.down();
-            await page.mouse.move(sphere.x + sphere.width / 2 + dx * (sphere.width / 2 - 6), sphere.y + sphere.height / 2, { steps: 6 });
-            await page.mouse.up();
-        });
-        await settled(page);
-    };
     // it rises to the right there: from the left it is brighter, from the right darker
-    await turn(-1);
+    await turned(page, -1);
     expect(Math.abs((await relief()).values.azimuth as number)).toBeGreaterThan(170);
     expect(await at(slope)).toBeGreaterThan(flat + 5);
-    await turn(1);
+    await turned(page, 1);
     expect(await at(slope)).toBeLessThan(flat - 5);
+});
+
+test('a wash that follows the body of its plate is turned by the same sphere, and has none where it does not', async ({ page }) => {
+    const scene = await newScene(page, pngOf(400, 260, () => [30, 32, 38]));
+    const view = (await page.locator('[data-view]').boundingBox())!;
+    await drop(page, page.locator('[data-view]'), 'figure.png', 'image/png', pngOf(200, 200, (x, y) => [120, 110, 100, ball(x, y) ? 255 : 0], true), { x: view.width / 2, y: view.height / 2 });
+    await settled(page);
+    await add(page, /^Wash /);
+    const side = async (dx: number) => (await shownAt(page, ...(await onScreen(page, [200 + dx, 130], { width: 400, height: 260 }))))[0];
+    await expect(page.getByTestId('lit-sphere')).toHaveCount(0);
+    await unfold(page, 'Mix');
+    await written(page, async () => void (await page.getByLabel('Confined to', { exact: true }).selectOption({ label: 'Figure' })));
+    await settled(page);
+    expect(Math.abs((await side(60)) - (await side(-60)))).toBeLessThan(3);
+    await unfold(page, 'Around it');
+    await written(page, () => page.getByLabel('Follows the body', { exact: true }).click());
+    await expect(page.getByTestId('lit-sphere')).toBeVisible();
+    await turned(page, 1);
+    const values = (await valuesOf(page, scene, 'wash')).values;
+    expect(Math.abs(values.azimuth as number)).toBeLessThan(10);
+    expect(await side(60)).toBeGreaterThan((await side(-60)) + 15);
+    await turned(page, -1);
+    expect(await side(-60)).toBeGreaterThan((await side(60)) + 15);
+    // its other handles and those of its masks are as they were: the sphere goes while it does not follow
+    await written(page, () => page.getByLabel('Follows the body', { exact: true }).click());
+    await expect(page.getByTestId('lit-sphere')).toHaveCount(0);
 });
 
 test('a plate that is lit from the wrong side is relit by one action, its form seen, and taken back', async ({ page }) => {

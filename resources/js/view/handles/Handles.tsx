@@ -1,5 +1,5 @@
 import { createElement, type FunctionComponent } from 'react';
-import type { Scene } from '../../api/types';
+import type { Scene, Strip } from '../../api/types';
 import type { Gestures } from '../../session/gestures';
 import { everyStrip } from '../../session/strips';
 import { STAGE, valuesInForce } from '../../session/things';
@@ -33,6 +33,11 @@ const ofStrips: Record<string, FunctionComponent<StripHandleProps>> = { spot: Sp
 
 const ofMasks: Record<string, FunctionComponent<MaskHandleProps>> = { linear: LinearHandles, radial: RadialHandles, outline: OutlineHandles, 'colour area': ColourAreaHandles, texture: TextureHandles };
 
+/** Whether a light without a direction of its own follows a body, by a bearing that is turned as a key light's is. */
+function follows(strip: Strip): boolean {
+    return strip.values.follows === true && 'azimuth' in strip.values && strip.confinedTo !== undefined;
+}
+
 export function Handles(props: { scene: Scene; lens: Lens; view: Size; gestures: Gestures; passive: boolean }) {
     const chosen = useWork((state) => state.chosen);
     const chosenMask = useWork((state) => state.mask);
@@ -51,6 +56,7 @@ export function Handles(props: { scene: Scene; lens: Lens; view: Size; gestures:
         <svg className={`absolute inset-0 h-full w-full ${props.passive ? 'pointer-events-none' : ''}`} width={props.view.width} height={props.view.height}>
             {chosen === STAGE && <StageHandles scene={scene} lens={lens} gestures={gestures} />}
             {shared && (mask && OfMask ? createElement(OfMask, { ...shared, strip: holder ?? shared.strip, mask, key: mask.id }) : OfStrip && (!strip?.locked || strip.family === 'plate') && createElement(OfStrip, { ...shared, key: shared.strip.id }))}
+            {shared && !mask && !strip?.locked && follows(shared.strip) && <KeyHandles {...shared} />}
             <SourceMarks scene={scene} lens={lens} gestures={gestures} />
         </svg>
     );

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addSpot, newScene, pngOf, settled, written } from './help';
+import { addSpot, drop, newScene, pngOf, settled, written } from './help';
 
 const ground = pngOf(320, 200, (x, y) => [30 + x / 4, 40, 60 + y / 4]);
 
@@ -209,6 +209,13 @@ test('the bench shows the commonest kinds without a scroll, folds the rest and k
     expect(await fits()).toBe(true);
     await page.locator('[data-strip][aria-label^="Backdrop"]').click({ position: { x: 40, y: 10 } });
     expect(await fits()).toBe(true);
+    // one that is cut out has more to tell, and that is all seen too
+    await drop(page, page.locator('[data-view]'), 'buoy.png', 'image/png', pngOf(60, 60, (x, y) => [190, 90, 60, Math.hypot(x - 30, y - 30) < 26 ? 255 : 0], true));
+    await page.locator('[data-strip][aria-label^="Buoy"]').click({ position: { x: 40, y: 10 } });
+    await expect(bench.getByRole('button', { name: 'Cast its shadows' })).toBeVisible();
+    expect(await fits()).toBe(true);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await page.locator('[data-strip][aria-label^="Backdrop"]').click({ position: { x: 40, y: 10 } });
     // as it was left, for every strip of that kind, over a reload
     const part = (title: string) => bench.locator('details').filter({ has: page.locator('summary', { hasText: title }) }).first();
     await expect(part('Placing')).not.toHaveAttribute('open', '');

@@ -6,7 +6,7 @@ export function Section({ title, of, note, open = true, children }: { title: str
     const name = `${of} ${title}`;
     const isOpen = useWork((state) => state.sections[name]) ?? open;
     return (
-        <details open={isOpen} className="group/section border-b border-line px-3 py-px" onToggle={(event) => event.currentTarget.open !== isOpen && work.section(name, event.currentTarget.open)}>
+        <details open={isOpen} className="group/section border-b border-line px-3" onToggle={(event) => event.currentTarget.open !== isOpen && work.section(name, event.currentTarget.open)}>
             <summary className="flex cursor-default list-none items-baseline gap-1.5 rounded-sm font-semibold before:w-2 before:text-[10px] before:text-quiet before:content-['▸'/''] group-open/section:before:rotate-90">
                 {title} {note && <span className="truncate font-normal text-quiet">{note}</span>}
             </summary>

@@ -316,7 +316,7 @@ final class Planner
             $kernel = $this->passes->writer();
             $cover = new Cover($kernel, $this->sites);
             $line = $cover->of($strip, $layer, []);
-            (new Mixer($kernel, true, true))->join($this->kernelLayer($kernel, $layer, $line, "(1.0 - {$line})", true), $lines);
+            (new Mixer($kernel, true, true))->join($this->laid($kernel, $layer)->patchy($line), $lines);
             $cover->handOn();
             $passes[] = new Pass($kernel->finish(), $layer->field->extent());
             $this->passes->setExceeds($this->passes->exceeds() || $layer->mayExceed());
@@ -370,10 +370,7 @@ final class Planner
     private function groundLayer(Layer $layer): void
     {
         $kernel = $this->passes->writer();
-        $kernel->loop();
-        foreach ($layer->tint->write($kernel, $layer->mode) as $at => $colour) {
-            $kernel->line("{$kernel->stored('rgb'[$at])} = {$colour};");
-        }
+        $this->laid($kernel, $layer)->hideAll();
         $this->passes->add($kernel);
         $this->passes->setExceeds($this->passes->exceeds() || $layer->mayExceed());
     }
@@ -385,24 +382,22 @@ final class Planner
         $tones = $strip->activeTones()?->ofItself === true ? [$this->tones->of($this->passes, $strip->activeTones(), $layer)] : $tones;
         $covered = $strip->kind instanceof Pictured ? $this->confinement->under($strip) : [];
         if ($covered === [] && $this->mayWait($strip, $layer)) {
-            $this->passes->mixLater(KernelLayer::branches($layer->mode), fn (KernelWriter $kernel): KernelLayer => $this->evenLayer($kernel, $layer));
+            $this->passes->mixLater(KernelLayer::branches($layer->mode), fn (KernelWriter $kernel): KernelLayer => $this->laid($kernel, $layer)->even());
         } else {
             $kernel = $this->passes->writer();
             $confinement = [...$this->confinement->of($strip, $layer), ...$tones];
             if ($strip->kind instanceof Pictured) {
                 $this->inside[] = [$strip, $layer, $confinement];
             }
-            if ($confinement === [] && $this->isChange($layer) && $this->isEven($strip, $layer)) {
-                $this->change($kernel, $layer, null);
-            } else {
+            $line = null;
+            if ($confinement !== [] || ! LaidLayer::isChange($layer) || ! $this->isEven($strip, $layer)) {
                 $cover = new Cover($kernel, $this->sites);
                 $line = $cover->of($strip, $layer, $confinement, $covered);
                 if (! $strip->kind instanceof Pictured && ! $layer->field->readsBelow() && $this->isWorthKeeping($strip, $confinement)) {
                     [$kernel, $line] = $this->handedOn($kernel, $cover, $layer->field->extent());
                 }
-                $this->isChange($layer) ? $this->change($kernel, $layer, $line)
-                    : $this->passes->mix($kernel, $this->kernelLayer($kernel, $layer, $line, "(1.0 - {$line})", true), $layer->field->extent());
             }
+            $this->mix($kernel, $layer, $line);
         }
         $this->passes->setExceeds($this->passes->exceeds() || $layer->mayExceed());
     }
@@ -417,63 +412,21 @@ final class Planner
         }
     }
 
-    private function evenLayer(KernelWriter $kernel, Layer $layer): KernelLayer
+    /** @param  string|null  $line  the line that says how much of it there is; null for a change of colour that is as strong everywhere */
+    private function mix(KernelWriter $kernel, Layer $layer, ?string $line): void
     {
-        $cover = $layer->strength->full($layer->mode);
-
-        return $this->kernelLayer($kernel, $layer, $kernel->number($cover), $kernel->number(1.0 - $cover), false);
-    }
-
-    private function kernelLayer(KernelWriter $kernel, Layer $layer, string $cover, string $rest, bool $patchy): KernelLayer
-    {
-        return new KernelLayer($layer->mode, $cover, $rest, $patchy, $this->colour($kernel, $layer), $layer->tint->isLight($layer->mode), $this->passes->exceeds(), $layer->recolours, $layer->inLinear);
-    }
-
-    /**
-     * The colour of a layer for loops that mix a channel each: one that needs all three at once is worked out before.
-     *
-     * @return array{string, string, string}
-     */
-    private function colour(KernelWriter $kernel, Layer $layer): array
-    {
-        if ($layer->tint->isDirect()) {
-            return $layer->tint->write($kernel, $layer->mode);
-        }
-        $kernel->innerLoop();
-        $lines = ['tint0', 'tint1', 'tint2'];
-        foreach ($layer->tint->write($kernel, $layer->mode) as $at => $colour) {
-            $kernel->line("{$kernel->stored($lines[$at])} = {$colour};");
-        }
-
-        return [$kernel->stored($lines[0]), $kernel->stored($lines[1]), $kernel->stored($lines[2])];
-    }
-
-    /** Whether a layer takes the place of the colours that it is made of: then it is worked out and mixed in one loop. */
-    private function isChange(Layer $layer): bool
-    {
-        return $layer->recolours && $layer->mode === BlendMode::Normal && ! $layer->inLinear && ! $layer->tint->isDirect();
-    }
-
-    /** @param  string|null  $cover  the line that says how much of it there is; null where it is as strong everywhere */
-    private function change(KernelWriter $kernel, Layer $layer, ?string $cover): void
-    {
-        if ($cover === null) {
-            $kernel->loop();
-            $kernel->line('{');
+        $laid = $this->laid($kernel, $layer);
+        if ($line !== null && ! LaidLayer::isChange($layer)) {
+            $this->passes->mix($kernel, $laid->patchy($line), $layer->field->extent());
         } else {
-            $kernel->innerLoop();
-            $kernel->line("if ({$cover} > 0.0) {");
+            $laid->change($line);
+            $this->passes->add($kernel, $layer->field->extent());
         }
-        // colours are not premultiplied, so a change of colour mixes as over an opaque ground
-        $mixer = new Mixer($kernel, true, false);
-        if ($cover === null && $layer->strength->full($layer->mode) === 1.0) {
-            $mixer->replace($layer->tint->write($kernel, $layer->mode));
-        } else {
-            $share = $cover ?? $kernel->number($layer->strength->full($layer->mode));
-            $mixer->here(new KernelLayer($layer->mode, $share, "(1.0 - {$share})", $cover !== null, $layer->tint->write($kernel, $layer->mode), false, $this->passes->exceeds(), true));
-        }
-        $kernel->line('}');
-        $this->passes->add($kernel, $layer->field->extent());
+    }
+
+    private function laid(KernelWriter $kernel, Layer $layer): LaidLayer
+    {
+        return new LaidLayer($kernel, $layer, $this->passes->exceeds());
     }
 
     /** Whether a layer is as strong at one place as at any other. */

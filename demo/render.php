@@ -9,14 +9,14 @@ use Demo\Subject;
 
 /*
  * Photographs the demo's plates: php demo/render.php [NAME ...] [--grid=3] [--size=0.25]
- * Or their passes, NAME-normals.png and NAME-occlusion.png: php demo/render.php NAME --passes [--size=0.5]
+ * Or their passes, NAME-normals.png, NAME-occlusion.png and NAME-depth.png: php demo/render.php NAME --passes [--size=0.5]
  *
  * Writes demo/night-market/NAME.png or .jpg and beside it NAME.light.json with the true bearing of the light in it. A few
  * minutes a plate on two cores with the compiler on (PHP_INI_SCAN_DIR=:runtime/render).
  */
 
 require dirname(__DIR__).'/vendor/autoload.php';
-const SUBJECTS = ['Boardwalk', 'Heron', 'Lantern', 'Figurehead', 'Loft', 'Floats', 'Winch', 'Buoy', 'HutWall', 'Barometer', 'Shed', 'Pennant', 'Beds', 'Hull', 'Cat', 'Quay', 'Tabletop', 'ToyBoat'];
+const SUBJECTS = ['Boardwalk', 'Heron', 'Lantern', 'Figurehead', 'Loft', 'Floats', 'Winch', 'Buoy', 'HutWall', 'Barometer', 'Shed', 'Pennant', 'Beds', 'Hull', 'Cat', 'Quay', 'Tabletop', 'ToyBoat', 'Crate', 'Boats'];
 
 foreach (['Shapes', 'Subject', 'Camera', ...SUBJECTS] as $class) {
     require __DIR__."/studio/{$class}.php";
@@ -79,19 +79,25 @@ function photograph(Camera $camera, int $grid): string
     return $bytes;
 }
 
-/** Which way a subject faces, and how open it is to the sky, as pictures. */
+/** Which way a subject faces, how open it is to the sky and how far away it is (near is white), as pictures. */
 function passes(Camera $camera, string $name): void
 {
     [$width, $height] = $camera->size();
     $normals = $occlusion = '';
+    $away = [];
     for ($row = 0; $row < $height; $row++) {
-        foreach ($camera->passes($row) as [$nx, $ny, $nz, $open]) {
+        foreach ($camera->passes($row) as [$nx, $ny, $nz, $open, $far, $covered]) {
+            $away[] = $covered > 0 ? $far : null;
             $byte = static fn (float $value): string => chr((int) round(255 * max(0.0, min(1.0, $value))));
             $normals .= $byte(0.5 + 0.5 * $nx).$byte(0.5 + 0.5 * $ny).$byte(0.5 + 0.5 * $nz);
             $occlusion .= $byte($open);
         }
     }
-    foreach (['normals' => ['RGB', $normals, 'png24'], 'occlusion' => ['GRAY', $occlusion, 'png']] as $pass => [$format, $bytes, $as]) {
+    $seen = array_filter($away, is_float(...));
+    [$near, $far] = [min($seen), max($seen)];
+    $depth = implode('', array_map(static fn (?float $at): string => chr($at === null ? 0 : (int) round(255 * ($far - $at) / ($far - $near))), $away));
+    printf("%s: from %.3f to %.3f m away\n", $name, $near, $far);
+    foreach (['normals' => ['RGB', $normals, 'png24'], 'occlusion' => ['GRAY', $occlusion, 'png'], 'depth' => ['GRAY', $depth, 'png']] as $pass => [$format, $bytes, $as]) {
         $image = new Imagick;
         $image->setSize($width, $height);
         $image->setOption('depth', '8');

@@ -119,6 +119,7 @@ final readonly class Camera
     private function march(float $ox, float $oy, float $oz, float $dx, float $dy, float $dz): float
     {
         $t = 0.05;
+        $d = self::FAR;
         for ($k = 0; $k < self::STEPS && $t < self::FAR; $k++) {
             $d = $this->subject->distance($ox + $t * $dx, $oy + $t * $dy, $oz + $t * $dz);
             if ($d < 0.0006 * $t) {
@@ -127,7 +128,8 @@ final readonly class Camera
             $t += $d * 0.85;
         }
 
-        return $t < self::FAR && $k >= self::STEPS ? $t : self::FAR;
+        // who has not arrived is there where little is missing: rays that graze an edge pass it
+        return $t < self::FAR && $d < 0.01 * $t ? $t : self::FAR;
     }
 
     /** @return array{float, float, float} */

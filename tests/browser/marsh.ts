@@ -48,7 +48,12 @@ export const floats = scene('The floats', [night(-2.2), standing('floats.png', [
 
 export const heron = scene('The heron', [night(-0.4), standing('heron.png', [150, 240], [370, 345])], { 'heron.png': { width: 150 } });
 
-export const willow = scene('The boardwalk, before the market', [boardwalk(), standing('lantern.png', [62, 93], [392, 330])], { 'lantern.png': { width: 62 } });
+export const willow: Start = {
+    ...SIZE,
+    title: 'The boats under the willow',
+    plates: { 'boats.jpg': {}, 'lantern.png': { width: 56 } },
+    scene: { strips: [plate('boats.jpg', 'Boats'), standing('lantern.png', [56, 84], [452, 388])] },
+};
 
 export const wrongSide: Start = {
     width: 640,
@@ -58,11 +63,19 @@ export const wrongSide: Start = {
     scene: { strips: [plate('loft.jpg', 'Loft', { exposure: 0, drained: 30 }), standing('figurehead.png', [300, 375], [290, 430], { exposure: 0.9 })] },
 };
 
-export const render = scene(
-    'A render by the water',
-    [night(-0.3), standing('heron.png', [180, 288], [300, 375], { exposure: -0.4, normals: 'heron-normals.png', occlusion: 'heron-occlusion.png' })],
-    { 'heron.png': { width: 180 }, 'heron-normals.png': { width: 180 }, 'heron-occlusion.png': { width: 180 } },
-);
+/** Its passes were rendered with it; its depth is said in distances of the lowest row. */
+export const render: Start = {
+    width: 640,
+    height: 423,
+    title: 'A render by the water',
+    plates: { 'quay.jpg': {}, ...Object.fromEntries(['', '-normals', '-occlusion', '-depth'].map((pass) => [`crate${pass}.png`, { width: 230 }])) },
+    scene: {
+        strips: [
+            plate('quay.jpg', 'Quay', { horizon: [[0, 127], [640, 127]], exposure: -0.65 }),
+            standing('crate.png', [230, 190], [330, 372], { exposure: -0.4, normals: 'crate-normals.png', occlusion: 'crate-occlusion.png', depth: 'crate-depth.png', depthNear: 1.23, depthFar: 1.71 }),
+        ],
+    },
+};
 
 export const hut: Start = {
     width: 640,

@@ -48,6 +48,8 @@ export const floats = scene('The floats', [night(-2.2), standing('floats.png', [
 
 export const heron = scene('The heron', [night(-0.4), standing('heron.png', [150, 240], [370, 345])], { 'heron.png': { width: 150 } });
 
+export const rail = scene('The bust by the rail', [night(-1.7), standing('figurehead.png', [250, 312], [92, 404], { exposure: -1.3, drained: 30 })], { 'figurehead.png': { width: 250 } });
+
 export const willow: Start = {
     ...SIZE,
     title: 'The boats under the willow',

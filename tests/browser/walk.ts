@@ -21,8 +21,9 @@ export type Size = { width: number; height: number };
 /**
  * @property ends when the job is done, in words of the job
  * @property reached as many as it takes where what is allowed cannot be had without taking control away
+ * @property scenes what each is called, of a journey through several
  */
-export type Journey = { number: number; name: string; allowed: number; reached?: number; ends: string };
+export type Journey = { number: number; name: string; allowed: number; reached?: number; ends: string; scenes?: string[] };
 
 type Values = Record<string, unknown>;
 
@@ -139,11 +140,17 @@ function keepScene(name: string, title: string, scene: Values): void {
 }
 
 export class Walk {
-    /** Seconds that the hand waited. */
+    /** Seconds that the hand waited, in the scenes before too. */
     private waited = 0;
 
     private count: () => Promise<number> = async () => 0;
 
+    /** What the view showed when the job was done, and what was written out. */
+    private shownAtEnd: Rgb[] = [];
+
+    private file: Buffer = Buffer.alloc(0);
+
+    /** @param  earlier  the scenes of the same journey before this one */
     private constructor(
         readonly page: Page,
         readonly journey: Journey,
@@ -151,13 +158,15 @@ export class Walk {
         readonly size: Size,
         readonly before: Seen,
         private readonly picture: Buffer,
+        private readonly earlier: Walk[],
     ) {}
 
-    static async begin(page: Page, journey: Journey, start: Start): Promise<Walk> {
+    static async begin(page: Page, journey: Journey, start: Start, earlier: Walk[] = []): Promise<Walk> {
         const folder = mkdtempSync(join(tmpdir(), 'aumbrel-journey-'));
         const began = placed(start, folder);
         if (SCENES !== '') {
-            keepScene(`journey-${journey.number}-before`, `${journey.name}, as it came in`, began);
+            const part = partOf(journey, earlier.length);
+            keepScene(`journey-${part.file}-before`, `${part.name}, as it came in`, began);
         }
         const scene = join(folder, 'scene.json');
         writeFileSync(scene, JSON.stringify(began));
@@ -168,9 +177,19 @@ export class Walk {
         await settled(page);
         const bytes = readFileSync(join(folder, 'before.png'));
         const { width, height, data } = await pixelsOf(page, bytes);
-        const walk = new Walk(page, journey, id, start, new Seen(width, height, data), bytes);
+        const walk = new Walk(page, journey, id, start, new Seen(width, height, data), bytes, earlier);
         walk.count = await counting(page);
         return walk;
+    }
+
+    /** The journey goes on in another scene; what it took and waited so far counts on, opening is free. */
+    async another(start: Start): Promise<Walk> {
+        const [used, waited] = [await this.count(), this.waited];
+        const next = await Walk.begin(this.page, this.journey, start, [...this.earlier, this]);
+        const counted = next.count;
+        next.count = async () => used + (await counted());
+        next.waited = waited;
+        return next;
     }
 
     async scene(): Promise<Scene> {
@@ -312,12 +331,36 @@ export class Walk {
 
     /** The job is done: counted, undone to the start, done again, and written out; what was written is given back. */
     async ends(): Promise<Seen> {
+        return (await this.allEnd()).at(-1)!;
+    }
+
+    /** The same of every scene of a journey, in order. */
+    async allEnd(): Promise<Seen[]> {
         const used = await this.count();
         console.log(`journey ${this.journey.number}: ${used} gestures of ${this.journey.allowed}, ${this.waited.toFixed(1)} s waited`);
+        const seen: Seen[] = [];
+        const all = [this, ...this.earlier.toReversed()];
+        for (const walk of all) {
+            if (walk !== this) {
+                await this.page.goto(`/scenes/${walk.id}`);
+                await settled(this.page);
+            }
+            await walk.goesBackAndForth();
+            if (SCENES === '') {
+                seen.unshift(await walk.isWritten());
+            }
+        }
+        test.skip(SCENES !== '', 'its scene is kept');
+        await this.keep(used);
+        expect(used, `gestures of ${this.journey.name}`).toBeLessThanOrEqual(this.journey.reached ?? this.journey.allowed);
+        return seen;
+    }
+
+    /** Undone to the start and done again, it is what it was. */
+    private async goesBackAndForth(): Promise<void> {
         const plain = async () => JSON.stringify((await this.strips()).map(({ kind, values, level, masks }) => ({ kind, values, level, masks })));
         const end = await plain();
-        const places = [0.2, 0.5, 0.8].flatMap((x) => [0.3, 0.7].map((y) => [Math.round(x * this.size.width), Math.round(y * this.size.height)] as [number, number]));
-        const shown = await Promise.all(places.map(async (place) => this.shown(place)));
+        this.shownAtEnd = await Promise.all(this.places().map(async (place) => this.shown(place)));
         await this.page.locator('[data-view]').focus();
         let steps = 0;
         for (; steps < 60 && (await this.scene()).undo !== null; steps++) {
@@ -332,16 +375,22 @@ export class Walk {
         await settled(this.page);
         expect(await plain()).toBe(end);
         if (SCENES !== '') {
-            keepScene(`journey-${this.journey.number}`, this.journey.name, (await (await this.page.request.get(`/api/scenes/${this.id}/file`)).json()) as Values);
-            test.skip(true, 'its scene is kept');
+            const { file, name } = partOf(this.journey, this.earlier.length);
+            keepScene(`journey-${file}`, name, (await (await this.page.request.get(`/api/scenes/${this.id}/file`)).json()) as Values);
         }
-        const written = await this.written();
-        await this.keep(used, written);
-        const { width, height, data } = await pixelsOf(this.page, written);
+    }
+
+    private places(): [number, number][] {
+        return [0.2, 0.5, 0.8].flatMap((x) => [0.3, 0.7].map((y) => [Math.round(x * this.size.width), Math.round(y * this.size.height)] as [number, number]));
+    }
+
+    /** What is written out is as large as the scene, and what was seen. */
+    private async isWritten(): Promise<Seen> {
+        this.file = await this.written();
+        const { width, height, data } = await pixelsOf(this.page, this.file);
         expect([width, height]).toEqual([this.size.width, this.size.height]);
         const after = new Seen(width, height, data);
-        places.forEach((place, at) => after.mean(place, 1).forEach((value, channel) => expect(Math.abs(value - shown[at]![channel]!), `${place} as it was seen`).toBeLessThan(14)));
-        expect(used, `gestures of ${this.journey.name}`).toBeLessThanOrEqual(this.journey.reached ?? this.journey.allowed);
+        this.places().forEach((place, at) => after.mean(place, 1).forEach((value, channel) => expect(Math.abs(value - this.shownAtEnd[at]![channel]!), `${place} as it was seen`).toBeLessThan(14)));
         return after;
     }
 
@@ -370,7 +419,7 @@ export class Walk {
     }
 
     /** What it was like and what it took, for the page; without a folder for them what the page says must still hold. */
-    private async keep(used: number, after: Buffer): Promise<void> {
+    private async keep(used: number): Promise<void> {
         const folder = process.env.AUMBREL_JOURNEYS ?? '';
         const file = join(folder === '' ? FOLDER : folder, 'counts.json');
         const counts = existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Record<string, Told>) : {};
@@ -379,13 +428,21 @@ export class Walk {
             return;
         }
         mkdirSync(folder, { recursive: true });
-        for (const [moment, bytes] of [['before', this.picture], ['after', after]] as const) {
-            writeFileSync(join(folder, `${this.journey.number}-${moment}.jpg`), await jpegOf(this.page, bytes));
+        const all = [...this.earlier, this];
+        for (const [at, walk] of all.entries()) {
+            for (const [moment, bytes] of [['before', walk.picture], ['after', walk.file]] as const) {
+                writeFileSync(join(folder, `${partOf(this.journey, at).file}-${moment}.jpg`), await jpegOf(this.page, bytes));
+            }
         }
         counts[this.journey.number] = { ...this.journey, used, waited: Math.round(10 * this.waited) / 10 };
         writeFileSync(file, `${JSON.stringify(counts, null, 1)}\n`);
         writeFileSync(`${folder}.md`, pageOf(Object.values(counts)));
     }
+}
+
+/** What the scenes of a journey are called, and their files. */
+function partOf({ number, name, scenes }: Pick<Journey, 'number' | 'name' | 'scenes'>, at: number): { file: string; name: string } {
+    return { file: at === 0 ? `${number}` : `${number}-${at + 1}`, name: scenes?.[at] ?? name };
 }
 
 type Told = Journey & { used: number; waited: number };
@@ -403,9 +460,11 @@ function pageOf(told: Told[]): string {
         '|---|---|---|---|---|',
         ...told.map(({ number, name, allowed, used, waited }) => `| ${number} | [${name}](#${anchor(number, name)}) | ${allowed} | ${used}${used > allowed ? ' (more than allowed)' : ''} | ${waited.toFixed(1)} |`),
         '',
-        ...told.flatMap(({ number, name, ends }) => [`## ${number}. ${name}`, '', `Done when ${ends}.`, '', `| as it came in | finished |`, '|---|---|', `| ![${name}, before](journeys/${number}-before.jpg) | ![${name}, after](journeys/${number}-after.jpg) |`, '']),
+        ...told.flatMap((journey) => [`## ${journey.number}. ${journey.name}`, '', `Done when ${journey.ends}.`, '', `| as it came in | finished |`, '|---|---|', ...(journey.scenes ?? [journey.name]).map((_, at) => rowOf(partOf(journey, at))), '']),
     ].join('\n');
 }
+
+const rowOf = ({ file, name }: { file: string; name: string }) => `| ![${name}, before](journeys/${file}-before.jpg) | ![${name}, after](journeys/${file}-after.jpg) |`;
 
 const anchor = (number: number, name: string) => `${number}-${name.toLowerCase().replace(/[^a-z0-9 ]/g, '').replaceAll(' ', '-')}`;
 

@@ -90,7 +90,8 @@ final readonly class Leak implements Driven, Framed, HoldsBlack
     {
         return [
             ChoiceValue::named('colours', 'Colours', 'light', [self::RAMP, self::ONE, self::OWN], self::RAMP),
-            LightColourValue::named('colour', 'Colour', 'light', LightColour::swatch('#ff9a4d'))->shownWhen('colours', [self::ONE]),
+            // who wants it in one colour wants another one than its ramp's
+            LightColourValue::named('colour', 'Colour', 'light', LightColour::swatch('#6fa8ff'))->shownWhen('colours', [self::ONE]),
             ColourRampValue::named('ramp', 'Ramp', 'light', ColourRamp::of([0.0, '#ffe9bd', 1.0], [0.4, '#ff9d42', 1.0], [0.75, '#e8402b', 1.0], [1.0, '#7a1020', 0.9]))->shownWhen('colours', [self::RAMP]),
             ...Sheet::parameters('light', 'reach', Texture::Leak),
             NumberValue::named('blacks', 'Blacks start at', 'tone', Unit::Percent, 0, 95, 0),

@@ -51,7 +51,8 @@ final readonly class TextureMask implements PictureMask
 
     public static function placed(Point $centre, float $span): array
     {
-        return Sheet::placed($centre, $span);
+        // the middle of its clouds is drawn out: a shape that is seen to be one
+        return [...Sheet::placed($centre, $span), 'blacks' => 5, 'whites' => 50];
     }
 
     public function problem(): ?string

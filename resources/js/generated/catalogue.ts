@@ -3935,7 +3935,7 @@ export const stripKinds: StripKind[] = [
                 "step": 1,
                 "choices": [],
                 "default": {
-                    "swatch": "#ff9a4d"
+                    "swatch": "#6fa8ff"
                 },
                 "optional": false,
                 "shownWhen": {

@@ -11,8 +11,6 @@ use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Light\Disc;
 use Aumbrel\Core\Light\EmitterLattice;
-use Aumbrel\Core\Picture\PictureShelf;
-use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Render\Memory;
@@ -23,6 +21,7 @@ use Tests\Support\Flat;
 use Tests\Support\Folder;
 use Tests\Support\Plainly;
 use Tests\Support\Rendering;
+use Tests\Support\Shelf;
 
 /* Lights that are seen: each kind's field against its definition, written plainly. */
 
@@ -404,17 +403,7 @@ it('works out no plane anew that did not change', function (array $strip, array 
     $black = new Flat(...SEEN, colour: fn () => [0, 0, 0]);
     // what the tests before this one hold must not make it let go of anything
     $memory = new Memory(PHP_INT_MAX);
-    $renderer = new Renderer(new KernelStore(Folder::of('core-kernels')), new class($black) implements PictureShelf
-    {
-        public function __construct(private Flat $black)
-        {
-        }
-
-        public function picture(string $name): PictureSource
-        {
-            return $this->black;
-        }
-    }, new ShapeStore(Folder::of('core-shapes')), memory: $memory, watch: $watch);
+    $renderer = new Renderer(new KernelStore(Folder::of('core-kernels')), new Shelf(['black' => $black]), new ShapeStore(Folder::of('core-shapes')), memory: $memory, watch: $watch);
     $planes = function (array $strip) use ($renderer, $watch): int {
         $watch->steps = 0;
         $renderer->picture(Rendering::scene(...SEEN, strips: [Rendering::plate('black'), $strip]), Window::whole(...SEEN));

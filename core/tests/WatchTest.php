@@ -5,26 +5,19 @@ declare(strict_types=1);
 use Aumbrel\Core\Fault\Withdrawn;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
-use Aumbrel\Core\Picture\PictureShelf;
-use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Render\Watch;
 use Tests\Support\Folder;
 use Tests\Support\Rendering;
+use Tests\Support\Shelf;
 
 /* A render that is watched: it says how far it is, ends when it is told to, and leaves nothing half done behind. */
 
 function watched(Watch $watch, ?Memory $memory = null): Renderer
 {
-    return new Renderer(new KernelStore(Folder::of('core-kernels')), new class implements PictureShelf
-    {
-        public function picture(string $name): PictureSource
-        {
-            throw new LogicException('no plates here');
-        }
-    }, new ShapeStore(Folder::of('watched-shapes')), $memory ?? new Memory, $watch);
+    return new Renderer(new KernelStore(Folder::of('core-kernels')), new Shelf([]), new ShapeStore(Folder::of('watched-shapes')), $memory ?? new Memory, $watch);
 }
 
 /** Ends the render after so many steps. */

@@ -14,6 +14,8 @@ use App\Export\Ordered;
 use App\Models\Export;
 use App\Models\Scene;
 use Aumbrel\Core\Color\Srgb;
+use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Support\Facades\DB;
 use Tests\Support\Folder;
 use Tests\Support\PictureFile;
 
@@ -319,6 +321,24 @@ it('orders exports of every kind, opens them, and throws them away', function (a
     [['format' => 'png', 'writes' => 'steps', 'longSide' => 400], 'marsh-at-dusk-steps.png'],
     [['format' => 'jpeg', 'writes' => 'before and after'], 'marsh-at-dusk-before-and-after.jpg'],
     [['format' => 'exr', 'percent' => 50], 'marsh-at-dusk.exr'],
+]);
+
+it('says that an export is done, or has failed, when nothing is left beside it: a worker may be killed right after', function (int $width, bool $isThere, string $state): void {
+    $id = $this->postJson('/api/scenes', ['file' => PictureFile::png($width, 43)])->assertCreated()->json('id');
+    if (! $isThere) {
+        unlink(config('aumbrel.pictures').'/'.DB::table('scene_pictures')->where('scene_id', $id)->value('picture_id').'/original');
+    }
+    $left = null;
+    DB::listen(function (QueryExecuted $query) use (&$left, $state): void {
+        if (str_starts_with($query->sql, 'update "exports"') && in_array($state, $query->bindings, true)) {
+            $left = array_map(basename(...), glob(config('aumbrel.exports').'/*.scene') ?: []);
+        }
+    });
+    $export = $this->postJson("/api/scenes/{$id}/exports", ['format' => 'png'])->assertCreated()->json('id');
+    expect(Export::query()->findOrFail($export)->state)->toBe($state)->and($left)->toBe([]);
+})->with([
+    'done' => [61, true, Export::DONE],
+    'failed, as its picture is gone' => [67, false, Export::FAILED],
 ]);
 
 it('refuses orders that make no sense', function (array $order): void {

@@ -107,19 +107,23 @@ test('five hundred scenes come quickly, and one comes back to where one was amon
     crowd(`$one = $db->query("select * from scenes where title = 'Crowd' order by id desc limit 1")->fetch(PDO::FETCH_ASSOC); $db->beginTransaction();
         for ($k = 0; $k < 500; $k++) { $next = [...$one, 'id' => substr($one['id'], 0, 22).sprintf('%04d', $k), 'title' => "Crowd {$k}"]; $ask = $db->prepare('insert into scenes ('.implode(',', array_keys($next)).') values ('.implode(',', array_fill(0, count($next), '?')).')'); $ask->execute(array_values($next)); } $db->commit();`);
     try {
-        // what else the machine has to do slows one load, hardly three
-        await expect(async () => {
+        // what else the machine has to do slows a try, not all of a minute
+        const inTime = (what: () => Promise<void>) => expect(what).toPass({ intervals: [500], timeout: 60_000 });
+        await inTime(async () => {
             const started = Date.now();
             await page.goto('/');
             // asked of the page itself: looking five hundred links up by their names costs more than showing them
             await page.waitForFunction(() => document.querySelectorAll('article').length >= 500);
             expect(Date.now() - started).toBeLessThan(2500);
-        }).toPass({ intervals: [0, 500, 1000], timeout: 20_000 });
-        await expect(page.getByRole('link', { name: 'Crowd 499', exact: true })).toBeAttached();
-        const typed = Date.now();
-        await page.getByRole('searchbox').fill('crowd 25');
-        await expect(page.locator('article h2')).toHaveCount(15);
-        expect(Date.now() - typed).toBeLessThan(1500);
+        });
+        await inTime(async () => {
+            await page.getByRole('searchbox').fill('');
+            await expect(page.getByRole('link', { name: 'Crowd 499', exact: true })).toBeAttached();
+            const typed = Date.now();
+            await page.getByRole('searchbox').fill('crowd 25');
+            await expect(page.locator('article h2')).toHaveCount(15);
+            expect(Date.now() - typed).toBeLessThan(1500);
+        });
         await page.getByRole('searchbox').fill('');
         const wall = page.getByTestId('wall');
         await wall.evaluate((element) => (element.scrollTop = 9000));

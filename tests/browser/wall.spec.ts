@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addSpot, drop, newScene, pngOf, run } from './help';
+import { addSpot, drop, inTime, newScene, pngOf, run } from './help';
 
 const grey = (width: number, height: number) => pngOf(width, height, (x) => [x % 256, 90, 120]);
 
@@ -107,8 +107,6 @@ test('five hundred scenes come quickly, and one comes back to where one was amon
     crowd(`$one = $db->query("select * from scenes where title = 'Crowd' order by id desc limit 1")->fetch(PDO::FETCH_ASSOC); $db->beginTransaction();
         for ($k = 0; $k < 500; $k++) { $next = [...$one, 'id' => substr($one['id'], 0, 22).sprintf('%04d', $k), 'title' => "Crowd {$k}"]; $ask = $db->prepare('insert into scenes ('.implode(',', array_keys($next)).') values ('.implode(',', array_fill(0, count($next), '?')).')'); $ask->execute(array_values($next)); } $db->commit();`);
     try {
-        // what else the machine has to do slows a try, not all of a minute
-        const inTime = (what: () => Promise<void>) => expect(what).toPass({ intervals: [500], timeout: 60_000 });
         await inTime(async () => {
             const started = Date.now();
             await page.goto('/');

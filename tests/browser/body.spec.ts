@@ -31,18 +31,12 @@ test('a light is walked around a drawn figure by its small sphere, on a body tha
     // it comes from the upper left: that side is brighter
     const side = async (dx: number) => (await shownAt(page, ...(await onScreen(page, [200 + dx, 130], { width: 400, height: 260 }))))[0];
     expect(await side(-60)).toBeGreaterThan((await side(60)) + 15);
-    const grip = (await page.getByRole('button', { name: 'Light from' }).boundingBox())!;
-    const sphere = (await page.getByTestId('lit-sphere').boundingBox())!;
     // to the right side of the sphere: near its rim the light comes from the side
-    await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
-    await page.mouse.down();
-    await page.mouse.move(sphere.x + sphere.width - 8, sphere.y + sphere.height / 2, { steps: 6 });
-    await page.mouse.up();
-    await settled(page);
-    const turned = await key();
-    expect(Math.abs(turned.values.azimuth as number)).toBeLessThan(10);
-    expect(turned.values.elevation as number).toBeGreaterThan(5);
-    expect(turned.values.elevation as number).toBeLessThan(40);
+    await turned(page, 1);
+    const walked = await key();
+    expect(Math.abs(walked.values.azimuth as number)).toBeLessThan(10);
+    expect(walked.values.elevation as number).toBeGreaterThan(5);
+    expect(walked.values.elevation as number).toBeLessThan(40);
     expect(await side(60)).toBeGreaterThan((await side(-60)) + 15);
     await page.getByRole('button', { name: /^Undo/ }).click();
     await settled(page);
@@ -153,20 +147,9 @@ test('a render and its passes are dropped one on the other, and a light walks ar
     await add(page, /^Key light /);
     await settled(page);
     const side = async (dx: number) => (await shownAt(page, ...(await onScreen(page, [200 + dx, 130], { width: 400, height: 260 }))))[0];
-    const sphere = (await page.getByTestId('lit-sphere').boundingBox())!;
-    const walk = async (dx: number) => {
-        const grip = (await page.getByRole('button', { name: 'Light from' }).boundingBox())!;
-        await written(page, async () => {
-            await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
-            await page.mouse.down();
-            await page.mouse.move(sphere.x + sphere.width / 2 + dx * (sphere.width / 2 - 6), sphere.y + sphere.height / 2, { steps: 6 });
-            await page.mouse.up();
-        });
-        await settled(page);
-    };
-    await walk(1);
+    await turned(page, 1);
     expect(await side(60)).toBeGreaterThan((await side(-60)) + 20);
-    await walk(-1);
+    await turned(page, -1);
     expect(await side(-60)).toBeGreaterThan((await side(60)) + 20);
     await page.getByRole('button', { name: /^Undo/ }).click();
     await settled(page);

@@ -92,9 +92,21 @@ final class Boats implements Subject
     {
         [$bx, $bz, $c, $s, $long, $wide, $high] = $boat;
         [$u, $w] = [($c * ($x - $bx) - $s * ($z - $bz)) / $long, $s * ($x - $bx) + $c * ($z - $bz)];
-        $fine = max(0.04, 1 - ($u > 0 ? abs($u) ** 2.4 : 0.28 * $u * $u));
+        $fine = self::fine($u);
 
         return [$u, $w / ($wide * $fine), $y / ($high * (0.72 + 0.28 * $fine))];
+    }
+
+    /** How wide it still is toward its ends, of its middle. */
+    private static function fine(float $u): float
+    {
+        return max(0.04, 1 - ($u > 0 ? abs($u) ** 2.4 : 0.28 * $u * $u));
+    }
+
+    /** How high over the ground its rim lies. */
+    private static function rim(float $u): float
+    {
+        return 0.055 + 0.10 * (1 - $u * $u);
     }
 
     private function boat(array $boat, float $x, float $y, float $z): float
@@ -105,9 +117,9 @@ final class Boats implements Subject
         $round = sqrt($w * $w + $v * $v * (0.72 + 0.28 * abs($v)));
         $girth = atan2(max(0.0, $v), abs($w)) / (M_PI / 2) * self::STRAKES;
         $lap = 0.030 * (1 - ($girth - floor($girth)));
-        $fine = max(0.04, 1 - ($u > 0 ? abs($u) ** 2.4 : 0.28 * $u * $u));
+        $fine = self::fine($u);
         $skin = ($round - 0.97 - $lap) * min($wide * $fine, $high) * 0.75;
-        $rim = 0.055 + 0.10 * (1 - $u * $u);
+        $rim = self::rim($u);
         $hull = max($skin, $rim - $y, ($u - 1.0) * $long * 0.7, (-$u - 0.94) * $long);
         $along = ($c * ($x - $bx) - $s * ($z - $bz));
         $across = $s * ($x - $bx) + $c * ($z - $bz);
@@ -239,7 +251,7 @@ final class Boats implements Subject
         $flake = Shapes::clouds($u * 6 + 13 * $boat, $girth * 1.3 + 4, 4);
         $coat = (0.85 + 0.3 * $grain) * $seam;
         $bare = [0.235 * (0.6 + 0.8 * $grain) * $seam, 0.195 * (0.6 + 0.8 * $grain) * $seam, 0.150 * (0.6 + 0.8 * $grain) * $seam, 0.1, 0.0];
-        $isRail = $y < 0.055 + 0.10 * (1 - $u * $u) + 0.05;
+        $isRail = $y < self::rim($u) + 0.05;
         if ($flake > 0.60) {
             return $bare;
         }

@@ -208,11 +208,6 @@ export function run(command: string, ...words: string[]): string {
     return execFileSync('bash', ['-c', '. tests/browser/environment; exec "$0" "$@"', command, ...words], { encoding: 'utf8' });
 }
 
-/** Does something that must be quick, and what it expects of the clock; what else the machine has to do slows a try, not all of a minute. */
-export function inTime(what: () => Promise<void>): Promise<void> {
-    return expect(what).toPass({ intervals: [500], timeout: 60_000 });
-}
-
 /** Opens a part of the bench that is folded; it stays open for all strips of that kind. */
 export async function unfold(page: Page, title: string): Promise<void> {
     const part = page.getByRole('complementary', { name: 'Bench' }).locator('details').filter({ has: page.locator('summary', { hasText: new RegExp(`${title}(\\s|$)`) }) }).first();

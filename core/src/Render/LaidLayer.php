@@ -42,13 +42,13 @@ final readonly class LaidLayer
      */
     private function colour(): array
     {
-        $written = $this->layer->tint;
-        if ($written->isDirect()) {
-            return $written->write($this->kernel, $this->layer->mode);
+        $tint = $this->layer->tint;
+        if ($tint->isDirect()) {
+            return $tint->write($this->kernel, $this->layer->mode);
         }
         $this->kernel->innerLoop();
         $lines = ['tint0', 'tint1', 'tint2'];
-        foreach ($written->write($this->kernel, $this->layer->mode) as $at => $colour) {
+        foreach ($tint->write($this->kernel, $this->layer->mode) as $at => $colour) {
             $this->kernel->line("{$this->kernel->stored($lines[$at])} = {$colour};");
         }
 

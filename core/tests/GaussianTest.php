@@ -46,3 +46,14 @@ it('keeps a constant and the sum of what is far from the border', function (): v
     $plane[30 * 60 + 30] = 1.0;
     expect(array_sum(Gaussian::blur($plane, 60, 60, 4.0)))->toEqualWithDelta(1.0, 0.01);
 });
+
+it('leaves the plane that it was given as it is, whoever else holds it', function (float $sigma): void {
+    $plane = array_fill(0, 40 * 30, 0.0);
+    $plane[15 * 40 + 20] = 1.0;
+    $held = ['a' => $plane];
+    $blurred = Gaussian::blur($held['a'], 40, 30, $sigma);
+    expect($held['a'])->toBe($plane)->and($plane[15 * 40 + 20])->toBe(1.0)->and(array_sum($plane))->toBe(1.0)
+        ->and($blurred[15 * 40 + 20])->toBeLessThan(0.5)->and($blurred)->toHaveCount(1200)
+        // and once more of the same gives the same
+        ->and(Gaussian::blur($plane, 40, 30, $sigma))->toBe($blurred);
+})->with(['written out' => 1.4, 'recursive' => 3.0]);

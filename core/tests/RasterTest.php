@@ -197,3 +197,26 @@ it('halves planes of any size', function (): void {
         ->and(Halved::ofAny(range(0.0, 15.0), 4, 4))->toBe([Halved::of(range(0.0, 15.0), 2, 2), 2, 2])
         ->and(Halved::ofAny([2.0], 1, 1))->toBe([[2.0], 1, 1]);
 });
+
+it('tells within a short reach what it tells without one, and no more', function (): void {
+    mt_srand(7);
+    [$columns, $rows, $reach] = [57, 43, 6.5];
+    $coverage = array_fill(0, $columns * $rows, 0.0);
+    for ($k = 0; $k < 12; $k++) {
+        [$x, $y, $radius] = [mt_rand(0, $columns), mt_rand(0, $rows), mt_rand(5, 70) / 10];
+        foreach ($coverage as $at => $value) {
+            $coverage[$at] = max($value, min(1.0, max(0.0, $radius + 0.5 - hypot($at % $columns - $x, intdiv($at, $columns) - $y))));
+        }
+    }
+    $far = Distance::signed($coverage, $columns, $rows);
+    $known = 0;
+    foreach (Distance::signed($coverage, $columns, $rows, $reach) as $at => $distance) {
+        if (abs($far[$at]) <= $reach) {
+            expect($distance)->toEqualWithDelta($far[$at], 0.005);
+            $known++;
+        } else {
+            expect($distance)->toBe($far[$at] > 0 ? INF : -INF);
+        }
+    }
+    expect($known)->toBeGreaterThan(500)->toBeLessThan($columns * $rows);
+});

@@ -3,19 +3,20 @@
 declare(strict_types=1);
 
 use Aumbrel\Core\Fault\SceneError;
-use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Light\Disc;
+use Aumbrel\Core\Light\EmitterBlock;
 use Aumbrel\Core\Light\EmitterLattice;
+use Aumbrel\Core\Light\EmitterPlane;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\Renderer;
 use Aumbrel\Core\Render\Watch;
+use Tests\Support\CountedDisc;
 use Tests\Support\Fields;
 use Tests\Support\Flat;
 use Tests\Support\Folder;
@@ -427,49 +428,7 @@ it('works out no plane anew that did not change', function (array $strip, array 
 ]);
 
 it('makes every shell, however wide, of the same finest pixels', function (float $finest): void {
-    $emitter = new class implements Emitter
-    {
-        public int $sampled = 0;
-
-        private Disc $disc;
-
-        public function __construct()
-        {
-            $this->disc = new Disc(new Point(-37.3, 190.4), 150.2);
-        }
-
-        public function write(KernelWriter $kernel, Window $window): string
-        {
-            $this->sampled++;
-
-            return $this->disc->write($kernel, $window);
-        }
-
-        public function extent(): Bounds
-        {
-            return $this->disc->extent();
-        }
-
-        public function largest(): float
-        {
-            return 1.0;
-        }
-
-        public function identity(): string
-        {
-            return 'counted '.$this->disc->identity();
-        }
-
-        public function readsBelow(): bool
-        {
-            return false;
-        }
-
-        public function isExact(): bool
-        {
-            return false;
-        }
-    };
+    $emitter = new CountedDisc(new Point(-37.3, 190.4), 150.2);
     $planes = Rendering::renderer([])->planes;
     $window = new Window(-200, 20, 400, 330, 1 / $finest);
     $lattice = fn (int $level): Window => $window->lattice($finest * 2 ** $level)->padded(3);
@@ -488,6 +447,34 @@ it('makes every shell, however wide, of the same finest pixels', function (float
     }
     expect($first)->toBeGreaterThan(0)->and($emitter->sampled)->toBe($first);
 })->with([1.0, 2.5]);
+
+it('takes what shines in a window from the blocks on which it lies, and works it out by itself beside them', function (float $beside): void {
+    $emitter = new CountedDisc(new Point(120.3, 90.4), 50.2);
+    $planes = Rendering::renderer([])->planes;
+    $planes->numbers(new EmitterLattice($emitter, new Window(0, 0, 512, 512), 1.0));
+    $first = $emitter->sampled;
+    $window = new Window(40 + $beside, 30, 140, 110);
+    $shines = $planes->numbers(new EmitterPlane($emitter, $window));
+    expect($emitter->sampled - $first)->toBe($beside === 0.0 ? 0 : 1);
+    foreach ($planes->sample(fn (KernelWriter $kernel): string => (new Disc(new Point(120.3, 90.4), 50.2))->write($kernel, $window), $window) as $at => $value) {
+        expect(abs($shines[$at] - $value))->toBeLessThan(1e-9);
+    }
+})->with([0.0, 0.37]);
+
+it('keeps nothing of blocks in which nothing shines, and sees nothing there', function (): void {
+    $emitter = new CountedDisc(new Point(256 - 40, 256 - 40), 40.0);
+    $planes = Rendering::renderer([])->planes;
+    // the corner of the fourth block is within the disc's bounds by a pixel, and not in the disc
+    expect(array_map(fn (array $at): int => count($planes->numbers(new EmitterBlock($emitter, 1.0, 0, ...$at))), [[0, 0], [1, 0], [0, 1], [1, 1], [5, 5]]))->toBe([65536, 0, 0, 0, 0]);
+    $around = new Window(0, 0, 1024, 1024, 1 / 4);
+    $means = $planes->numbers(new EmitterLattice($emitter, $around, 1.0));
+    expect(count($means))->toBe(256 * 256)->and(array_sum($means) * 16)->toEqualWithDelta(M_PI * 40 ** 2, 5.0);
+    foreach ($means as $at => $mean) {
+        if (hypot(($at % 256) * 4 + 2 - 216, intdiv($at, 256) * 4 + 2 - 216) > 44) {
+            expect($mean)->toBe(0.0);
+        }
+    }
+});
 
 it('says what is missing, and refuses what makes no sense', function (array $strip, string $says): void {
     $scene = Rendering::scene(160, 120, [Rendering::plate('black'), $strip]);

@@ -158,6 +158,17 @@ it('names every option in its help that the command takes', function (): void {
     }
 });
 
+it('measures in the browser that the tests drive, and says which one is missing', function (): void {
+    $timings = fn (string $settings): string => (string) shell_exec('cd '.escapeshellarg(base_path())." && {$settings} node tests/browser/timings.mjs 2>&1");
+    expect(json_decode($timings('ONLY=browser'), true))->toHaveKey('browser');
+    putenv('CHROMIUM=/nowhere/browser');
+    try {
+        expect((new App\CommandLine\Timings\BrowserTimings)->measure()['skipped'])->toContain('/nowhere/browser')->toContain('bin/setup test');
+    } finally {
+        putenv('CHROMIUM');
+    }
+});
+
 it('does not show what people cannot read', function (): void {
     // a folder where a file is expected: whatever goes wrong inside, no trace and no class comes out
     $folder = Folder::of('faulty');

@@ -1,14 +1,25 @@
 // Measures the interface in a headless browser: a 1600 x 1000 plate with one spot, the benchmark scene, a plate with two
 // rims that is dragged, 24 strips in a large window, and a photograph of 24 megapixels from the file to its first picture.
 // Each kind that is seen alone: what makes its plane, and its fader; and 24 strips of all kinds. With `ONLY=kinds` these only,
-// with `KIND=glow` one of them, with `KIND=all` the 24 strips.
+// with `KIND=glow` one of them, with `KIND=all` the 24 strips. `ONLY=browser` says which browser would be driven.
 // Prints JSON. Run by `bin/aumbrel timings`.
 import { execFileSync, spawn } from 'node:child_process';
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { launch } from './chromium.mjs';
+
+if (!existsSync(launch.executablePath)) {
+    console.log(JSON.stringify({ skipped: `needs the browser ${launch.executablePath}: bin/setup test` }));
+    process.exit();
+}
+const browser = await chromium.launch(launch);
+if (process.env.ONLY === 'browser') {
+    console.log(JSON.stringify({ browser: browser.version() }));
+    await browser.close();
+    process.exit();
+}
 
 const port = 8799;
 const base = `http://127.0.0.1:${port}`;
@@ -25,7 +36,6 @@ class Done extends Error {}
 
 const folder = mkdtempSync(join(tmpdir(), 'aumbrel-timings-'));
 
-const browser = await chromium.launch(launch);
 try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     if (process.env.ONLY === 'shadows') {
@@ -280,7 +290,8 @@ async function drag(page, handle = 'Target') {
         await page.mouse.move(x, y);
         await page.mouse.down();
         for (let k = 1; k <= 60; k++) {
-            await page.mouse.move(x + 60 * Math.sin(k / 6), y - 40 * Math.sin(k / 9));
+            // there and back, and let go close to where it began: a value that ends anywhere is no picture that anybody would make
+            await page.mouse.move(x + k / 15 + 60 * Math.sin((k * Math.PI) / 20), y - 40 * Math.sin((k * Math.PI) / 30));
             await page.waitForTimeout(16);
         }
         const released = await page.evaluate(() => performance.now());

@@ -160,12 +160,14 @@ final readonly class Edge
      */
     public static function grown(array $alpha, int $columns, int $rows, float $by): array
     {
-        $grown = [];
-        foreach (Distance::signed($alpha, $columns, $rows, abs($by) + 1.0) as $distance) {
-            $value = $distance + $by + 0.5;
-            $grown[] = $value < 0.0 ? 0.0 : ($value > 1.0 ? 1.0 : $value);
+        $grown = Distance::signed($alpha, $columns, $rows, abs($by) + 1.0);
+        // in the distances themselves: a fresh plane costs as much as going through it
+        for ($at = 0, $end = $columns * $rows; $at < $end; $at++) {
+            $value = $grown[$at] + $by + 0.5;
+            $grown[$at] = $value < 0.0 ? 0.0 : ($value > 1.0 ? 1.0 : $value);
         }
 
+        /** @var list<float> $grown changed only where it had values already */
         return $grown;
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Emitter;
@@ -39,16 +40,39 @@ final readonly class EmitterBlock implements Plane
         return "{$this->emitter->identity()} of {$this->finest} halved {$this->level} block {$this->column} {$this->row}";
     }
 
-    /** @return list<float> */
+    /** @return list<float> empty where nothing shines: blocks outside of a shape are many, and cost nothing then */
     public function fill(Planes $planes): array
     {
         if ($this->level === 0) {
-            $size = self::FINEST * $this->finest;
+            return $this->finest($planes);
+        }
+        if (self::FINEST >> $this->level === 0) {
+            $mean = $this->meanOfFour($planes);
 
-            return (new EmitterPlane($this->emitter, new Window($this->column * $size, $this->row * $size, $size, $size, 1 / $this->finest)))->fill($planes);
+            return $mean > 0.0 ? [$mean] : [];
+        }
+        $finer = $planes->numbers($this->finer($this->column, $this->row));
+
+        return $finer === [] ? [] : Halved::of($finer, self::side($this->level), self::side($this->level));
+    }
+
+    /** @return list<float> */
+    private function finest(Planes $planes): array
+    {
+        $size = self::FINEST * $this->finest;
+        $window = new Window($this->column * $size, $this->row * $size, $size, $size, 1 / $this->finest);
+        $part = Part::of($window, $this->emitter->extent());
+        if ($part === null) {
+            return [];
+        }
+        $values = $planes->sample(fn (KernelWriter $kernel): string => $this->emitter->write($kernel, $part->window), $part->window);
+        foreach ($values as $value) {
+            if ($value > 0.0) {
+                return $part->spread($values);
+            }
         }
 
-        return self::FINEST >> $this->level === 0 ? [$this->meanOfFour($planes)] : Halved::of($planes->numbers($this->finer($this->column, $this->row)), self::side($this->level), self::side($this->level));
+        return [];
     }
 
     private function finer(int $column, int $row): self
@@ -62,7 +86,7 @@ final readonly class EmitterBlock implements Plane
         $sum = 0.0;
         foreach ([0, 1] as $down) {
             foreach ([0, 1] as $across) {
-                $sum += $planes->numbers($this->finer(2 * $this->column + $across, 2 * $this->row + $down))[0];
+                $sum += $planes->numbers($this->finer(2 * $this->column + $across, 2 * $this->row + $down))[0] ?? 0.0;
             }
         }
 

@@ -46,22 +46,25 @@ final readonly class EmitterLattice implements Plane
         $level = (int) round(log($step / $this->finest, 2));
         $side = EmitterBlock::side($level);
         [$left, $top] = [(int) round($part->x / $step), (int) round($part->yOf(-0.5) / $step)];
-        $all = [];
-        for ($row = $top; $row < $top + $part->rows; $row = ($down + 1) * $side) {
-            $down = (int) floor($row / $side);
-            $across = [];
-            for ($column = $left; $column < $left + $part->columns; $column = ($right + 1) * $side) {
-                $right = (int) floor($column / $side);
-                $values = $planes->numbers(new EmitterBlock($this->emitter, $this->finest, $level, $right, $down));
-                $across[] = [$values, $column - $right * $side, min($left + $part->columns, ($right + 1) * $side) - $column];
-            }
-            for ($in = $row - $down * $side; $in < min($side, $top + $part->rows - $down * $side); $in++) {
-                foreach ($across as [$values, $from, $columns]) {
-                    array_push($all, ...array_slice($values, $in * $side + $from, $columns));
+        [$right, $bottom] = [$left + $part->columns, $top + $part->rows];
+        $all = array_fill(0, $part->columns * $part->rows, 0.0);
+        for ($down = (int) floor($top / $side); $down * $side < $bottom; $down++) {
+            for ($across = (int) floor($left / $side); $across * $side < $right; $across++) {
+                $values = $planes->numbers(new EmitterBlock($this->emitter, $this->finest, $level, $across, $down));
+                if ($values === []) {
+                    continue;
+                }
+                [$from, $columns] = [max($left, $across * $side), min($right, ($across + 1) * $side) - max($left, $across * $side)];
+                for ($row = max($top, $down * $side), $last = min($bottom, ($down + 1) * $side); $row < $last; $row++) {
+                    $to = ($row - $top) * $part->columns + $from - $left;
+                    for ($at = ($row - $down * $side) * $side + $from - $across * $side, $end = $at + $columns; $at < $end; $at++, $to++) {
+                        $all[$to] = $values[$at];
+                    }
                 }
             }
         }
 
+        /** @var list<float> $all written only where it had values already */
         return $all;
     }
 }

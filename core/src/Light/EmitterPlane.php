@@ -10,7 +10,10 @@ use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Emitter;
 
-/** What shines, in the pixels of a window. Only where there can be anything it is worked out. */
+/**
+ * What shines, in the pixels of a window. Only where there can be anything it is worked out; where the window lies on the scene's
+ * own pixels of that size it is taken from the blocks that the shells of a glow are made of.
+ */
 final readonly class EmitterPlane implements Plane
 {
     public function __construct(private Emitter $emitter, private Window $window)
@@ -25,9 +28,24 @@ final readonly class EmitterPlane implements Plane
     /** @return list<float> */
     public function fill(Planes $planes): array
     {
+        if (! $this->emitter->isExact() && $this->liesOnBlocks()) {
+            return (new EmitterLattice($this->emitter, $this->window, $this->window->step()))->fill($planes);
+        }
         $part = Part::of($this->window, $this->emitter->extent());
 
         return $part === null ? array_fill(0, $this->window->columns * $this->window->rows, 0.0)
             : $part->spread($planes->sample(fn (KernelWriter $kernel): string => $this->emitter->write($kernel, $part->window), $part->window));
+    }
+
+    private function liesOnBlocks(): bool
+    {
+        $step = $this->window->step();
+
+        return self::isWhole($this->window->x / $step) && self::isWhole($this->window->y / $step);
+    }
+
+    private static function isWhole(float $number): bool
+    {
+        return abs($number - round($number)) < 1e-6;
     }
 }

@@ -68,10 +68,15 @@ final readonly class SoftShape implements Plane
     /** @return list<float> */
     private function blurred(Planes $planes, Window $padded): array
     {
-        $plain = $this->field instanceof Emitter ? $planes->numbers(new EmitterLattice($this->field, $padded, $this->finest))
-            : $planes->sample(fn (KernelWriter $kernel): string => $this->field->write($kernel, $padded), $padded);
+        // handed on as it comes, held by nobody else: the blur works in the plane that it is given
+        return Gaussian::blur($this->plain($planes, $padded), $padded->columns, $padded->rows, $this->sigma());
+    }
 
-        return Gaussian::blur($plain, $padded->columns, $padded->rows, $this->sigma());
+    /** @return list<float> not kept: what shines is made of blocks, which are */
+    private function plain(Planes $planes, Window $padded): array
+    {
+        return $this->field instanceof Emitter ? (new EmitterLattice($this->field, $padded, $this->finest))->fill($planes)
+            : $planes->sample(fn (KernelWriter $kernel): string => $this->field->write($kernel, $padded), $padded);
     }
 
     /**

@@ -28,15 +28,15 @@ final class Distance
     public static function signed(array $coverage, int $columns, int $rows, float $reach = INF, bool $isExact = true): array
     {
         $pieces = self::pieces($coverage, $columns, $rows);
+        if ($pieces !== [] && $reach <= self::CLOSE) {
+            return self::close($pieces, $coverage, $columns, $rows, $reach);
+        }
         $signed = [];
         foreach ($coverage as $value) {
             $signed[] = $value >= 0.5 ? INF : -INF;
         }
         if ($pieces === []) {
             return $signed;
-        }
-        if ($reach <= self::CLOSE) {
-            return self::close($pieces, $signed, $columns, $rows, $reach);
         }
         $spans = self::spans($pieces, $columns, $rows, $reach);
         $squares = self::swept($pieces, $spans, $columns, $rows, $isExact);
@@ -55,10 +55,10 @@ final class Distance
 
     /**
      * @param  array<int, list<array{float, float, float, float, float}>>  $pieces  by cell
-     * @param  list<float>  $signed  INF inside, -INF outside
+     * @param  list<float>  $coverage
      * @return list<float>
      */
-    private static function close(array $pieces, array $signed, int $columns, int $rows, float $reach): array
+    private static function close(array $pieces, array $coverage, int $columns, int $rows, float $reach): array
     {
         $squares = array_fill(0, $columns * $rows, INF);
         $most = $reach * $reach;
@@ -84,14 +84,14 @@ final class Distance
                 }
             }
         }
-        foreach ($squares as $at => $square) {
-            if ($square <= $most) {
-                $signed[$at] = $signed[$at] > 0.0 ? sqrt($square) : -sqrt($square);
-            }
+        // in the squares themselves: a fresh plane costs as much as going through it
+        for ($at = 0, $end = $columns * $rows; $at < $end; $at++) {
+            $distance = $squares[$at] <= $most ? sqrt($squares[$at]) : INF;
+            $squares[$at] = $coverage[$at] >= 0.5 ? $distance : -$distance;
         }
 
-        /** @var list<float> $signed changed only where it had values already */
-        return $signed;
+        /** @var list<float> $squares changed only where it had values already */
+        return $squares;
     }
 
     /**
@@ -340,16 +340,15 @@ final class Distance
         $pieces = [];
         for ($row = 0; $row + 1 < $rows; $row++) {
             $at = $row * $columns;
+            // most cells lie wholly inside or outside; the right corners of one are the left ones of the next
+            $right = ($coverage[$at] >= 0.5 ? 1 : 0) + ($coverage[$at + $columns] >= 0.5 ? 1 : 0);
             for ($column = 0; $column + 1 < $columns; $column++, $at++) {
-                $a = $coverage[$at] - 0.5;
-                $b = $coverage[$at + 1] - 0.5;
-                $c = $coverage[$at + $columns + 1] - 0.5;
-                $d = $coverage[$at + $columns] - 0.5;
-                $inside = ($a >= 0 ? 1 : 0) + ($b >= 0 ? 1 : 0) + ($c >= 0 ? 1 : 0) + ($d >= 0 ? 1 : 0);
-                if ($inside === 0 || $inside === 4) {
+                $left = $right;
+                $right = ($coverage[$at + 1] >= 0.5 ? 1 : 0) + ($coverage[$at + $columns + 1] >= 0.5 ? 1 : 0);
+                if ($left === $right && $left !== 1) {
                     continue;
                 }
-                $pieces[$at] = self::cell($a, $b, $c, $d, $column, $row);
+                $pieces[$at] = self::cell($coverage[$at] - 0.5, $coverage[$at + 1] - 0.5, $coverage[$at + $columns + 1] - 0.5, $coverage[$at + $columns] - 0.5, $column, $row);
             }
         }
 

@@ -46,9 +46,10 @@ final class Gaussian
         $down = min($rows, $bottom + 1 + $reach) - $upper;
 
         // in the plane itself: a fresh one costs as much as filtering it
-        $plane = self::along($plane, $sigma, $top * $columns + $left, $bottom + 1 - $top, $across, $columns, 1);
+        self::along($plane, $sigma, $top * $columns + $left, $bottom + 1 - $top, $across, $columns, 1);
+        self::along($plane, $sigma, $upper * $columns + $left, $across, $down, 1, $columns);
 
-        return self::along($plane, $sigma, $upper * $columns + $left, $across, $down, 1, $columns);
+        return $plane;
     }
 
     /**
@@ -88,19 +89,20 @@ final class Gaussian
      * @param  int  $length  of each
      * @param  int  $apart  from where one starts to the next
      * @param  int  $stride  along one
-     * @return list<float>
      */
-    private static function along(array $plane, float $sigma, int $start, int $lines, int $length, int $apart, int $stride): array
+    private static function along(array &$plane, float $sigma, int $start, int $lines, int $length, int $apart, int $stride): void
     {
-        return $sigma < self::RECURSIVE_FROM ? self::direct($plane, $sigma, $start, $lines, $length, $apart, $stride) : self::recursive($plane, $sigma, $start, $lines, $length, $apart, $stride);
+        if ($sigma < self::RECURSIVE_FROM) {
+            self::direct($plane, $sigma, $start, $lines, $length, $apart, $stride);
+        } else {
+            self::recursive($plane, $sigma, $start, $lines, $length, $apart, $stride);
+        }
     }
 
-    /**
-     * @param  list<float>  $plane
-     * @return list<float>
-     */
-    private static function direct(array $plane, float $sigma, int $start, int $lines, int $length, int $apart, int $stride): array
+    /** @param  list<float>  $whole */
+    private static function direct(array &$whole, float $sigma, int $start, int $lines, int $length, int $apart, int $stride): void
     {
+        $plane = self::taken($whole);
         [$w0, $w1, $w2, $w3, $w4, $w5, $w6, $w7] = self::weights($sigma);
         [$radius, $line] = [self::MOST_DIRECT, array_fill(0, $length + 2 * self::MOST_DIRECT, 0.0)];
         for ($n = 0; $n < $lines; $n++, $start += $apart) {
@@ -119,7 +121,22 @@ final class Gaussian
         }
 
         /** @var list<float> $plane written only where it had values already */
-        return $plane;
+        $whole = $plane;
+    }
+
+    /**
+     * What a variable holds, which is left empty: an array that a second variable holds is copied when it is written to, and a
+     * reference is slow in a loop.
+     *
+     * @param  list<float>  $held
+     * @return list<float>
+     */
+    private static function taken(array &$held): array
+    {
+        $taken = $held;
+        $held = [];
+
+        return $taken;
     }
 
     /**
@@ -141,12 +158,10 @@ final class Gaussian
         return $weights;
     }
 
-    /**
-     * @param  list<float>  $plane
-     * @return list<float>
-     */
-    private static function recursive(array $plane, float $sigma, int $start, int $lines, int $length, int $apart, int $stride): array
+    /** @param  list<float>  $whole */
+    private static function recursive(array &$whole, float $sigma, int $start, int $lines, int $length, int $apart, int $stride): void
     {
+        $plane = self::taken($whole);
         [$n0, $n1, $n2, $n3, $d1, $d2, $d3, $d4] = self::coefficients($sigma);
         $m1 = $n1 - $d1 * $n0;
         $m2 = $n2 - $d2 * $n0;
@@ -191,7 +206,7 @@ final class Gaussian
         }
 
         /** @var list<float> $plane written only where it had values already */
-        return $plane;
+        $whole = $plane;
     }
 
     /** @return array{float, float, float, float, float, float, float, float} n0..n3 of the causal part and d1..d4 of both */

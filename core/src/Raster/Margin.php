@@ -33,7 +33,9 @@ final class Margin
         }
         $inside = [];
         for ($row = $margin; $row < $rows - $margin; $row++) {
-            array_push($inside, ...array_slice($plane, $row * $columns + $margin, $columns - 2 * $margin));
+            for ($at = $row * $columns + $margin, $end = $at + $columns - 2 * $margin; $at < $end; $at++) {
+                $inside[] = $plane[$at];
+            }
         }
 
         return $inside;

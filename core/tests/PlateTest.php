@@ -5,6 +5,8 @@ declare(strict_types=1);
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Seen\Resampler;
+use Tests\Support\Flat;
 use Tests\Support\Folder;
 use Tests\Support\Packed;
 use Tests\Support\Plainly;
@@ -136,3 +138,73 @@ it('halves without brightening: the mean of a picture stays, level after level',
         expect($mean(4, $shift))->toEqualWithDelta($mean(0, $shift), $opaque ? 0.1 : 0.16);
     }
 })->with([8, 16])->with([true, false]);
+
+it('filters upright plates by the cubic of Keys, widened with the reduction: written plainly', function (bool $clear, int $bits, float $scale, float $plate, bool $mirrored): void {
+    $most = (1 << $bits) - 1;
+    // clear but for a blob that touches the left border, with colours under what is clear
+    $colour = fn (int $x, int $y): array => [($x * 37 + $y * 11) % ($most + 1), ($x * $y * 5) % ($most + 1), ($y * 83) % ($most + 1), $clear ? (int) round($most * max(0.0, min(1.0, 9.5 - hypot($x - 3, $y - 12) / 1.3))) : $most];
+    $picture = new Flat(41, 29, $colour, $bits);
+    $window = new Window(-7.3, 4.1, 90, 70, $scale);
+    $placement = new Placement(new Point(31, 38), new Point(20.2, 14.6), $plate, 0.0, $mirrored);
+    $drawn = (new Resampler($picture, $placement, $window))->fill();
+    $pitch = 1 / $scale / $plate;
+    $level = max(0, (int) floor(log($pitch, 2)));
+    [$pitch, $wide, $high] = [$pitch / 2 ** $level, (int) ceil(41 / 2 ** $level), (int) ceil(29 / 2 ** $level)];
+    $source = $picture->pixels($level, 0, 0, $wide, $high);
+    $keys = fn (float $x): float => ($x = abs($x)) < 1 ? 1.5 * $x ** 3 - 2.5 * $x ** 2 + 1 : ($x < 2 ? -0.5 * $x ** 3 + 2.5 * $x ** 2 - 4 * $x + 2 : 0.0);
+    $axis = function (float $centre, int $size, float $full) use ($pitch, $level, $keys): array {
+        $widen = max(1.0, $pitch);
+        $weights = [];
+        for ($k = (int) floor($centre - 3 * $widen) - 1; $k <= $centre + 3 * $widen + 1; $k++) {
+            $weights[max(0, min($size - 1, $k))] = ($weights[max(0, min($size - 1, $k))] ?? 0.0) + $keys(($k + 0.5 - $centre) / $widen);
+        }
+        $covered = min($full / 2 ** $level, $centre + $pitch / 2) - max(0.0, $centre - $pitch / 2);
+
+        return [array_map(fn (float $w): float => $w / array_sum($weights), $weights), max(0.0, min(1.0, $covered / $pitch))];
+    };
+    $seen = 0;
+    for ($row = 0; $row < $window->rows; $row++) {
+        for ($column = 0; $column < $window->columns; $column++) {
+            $x = ((($window->xOf($column) - 31) / $plate) * ($mirrored ? -1 : 1) + 20.2) / 2 ** $level;
+            $y = (($window->yOf($row) - 38) / $plate + 14.6) / 2 ** $level;
+            [[$across, $share], [$down, $height]] = [$axis($x, $wide, 41), $axis($y, $high, 29)];
+            $sums = [0.0, 0.0, 0.0, 0.0];
+            if ($share * $height > 0) {
+                foreach ($down as $sy => $wy) {
+                    foreach ($across as $sx => $wx) {
+                        $pixel = $source[$sy * $wide + $sx];
+                        $alpha = ($pixel >> 3 * $bits & $most) / $most;
+                        foreach ([2, 1, 0] as $n => $shift) {
+                            $sums[$n] += $wy * $wx * $alpha * ($pixel >> $shift * $bits & $most) / $most;
+                        }
+                        $sums[3] += $wy * $wx * $alpha;
+                    }
+                }
+            }
+            $got = $drawn[$row * $window->columns + $column];
+            expect(($got >> 48 & 65535) / 65535)->toEqualWithDelta(max(0.0, min(1.0, $sums[3])) * $share * $height, 2e-5, "alpha of {$column}, {$row}");
+            // what is hardly there has no colour that could be told
+            if ($sums[3] > 0.01 && $share * $height > 0) {
+                foreach ([32, 16, 0] as $n => $shift) {
+                    expect(($got >> $shift & 65535) / 65535)->toEqualWithDelta(max(0.0, min(1.0, $sums[$n] / $sums[3])), 2e-5, "channel {$n} of {$column}, {$row}");
+                }
+                $seen++;
+            }
+        }
+    }
+    expect($seen)->toBeGreaterThan(40);
+})->with([
+    'enlarged' => [false, 8, 1.0, 1.7, false],
+    'reduced' => [false, 8, 0.8, 0.81, false],
+    'mirrored, at a halving' => [false, 8, 0.5, 0.7, true],
+    'clear, enlarged' => [true, 8, 1.0, 1.3, false],
+    'clear, mirrored and reduced' => [true, 8, 0.7, 1.0, true],
+    'clear, 16 bits, at a halving' => [true, 16, 0.45, 1.0, false],
+]);
+
+it('draws nothing where a plate is not, or where it is clear', function (): void {
+    $nothing = array_fill(0, 20 * 10, 0);
+    $away = new Placement(new Point(500, 500), new Point(0, 0), 0.7);
+    expect((new Resampler(new Flat(9, 9, fn (): array => [200, 10, 10]), $away, new Window(0, 0, 20, 10)))->fill())->toBe($nothing)
+        ->and((new Resampler(new Flat(9, 9, fn (): array => [200, 10, 10, 0]), new Placement(new Point(3, 3), new Point(0, 0), 0.7), new Window(0, 0, 20, 10)))->fill())->toBe($nothing);
+});

@@ -65,7 +65,6 @@ final class PackedPicture implements PictureSource
         $file = $this->files[$level] ??= $this->file($level);
         $size = intdiv($this->bits, 2);
         $pitch = (int) ceil($this->width / 2 ** $level) * $size;
-        $format = $this->bits === 16 ? 'P*' : 'V*';
         $bytes = '';
         if ($columns * $size === $pitch) {
             fseek($file, $y * $pitch);
@@ -76,10 +75,37 @@ final class PackedPicture implements PictureSource
                 $bytes .= $this->readAll($file, $columns * $size);
             }
         }
-        /** @var array<int, int>|false $pixels */
-        $pixels = unpack($format, $bytes);
 
-        return $pixels === false ? [] : array_values($pixels);
+        return $this->bits === 16 ? array_values(self::wholes($bytes)) : self::ofTwo($bytes);
+    }
+
+    /**
+     * Pixels of 8 bits a channel. Two at a time: it is each number that costs.
+     *
+     * @return list<int>
+     */
+    private static function ofTwo(string $bytes): array
+    {
+        $count = intdiv(strlen($bytes), 4);
+        $pixels = [];
+        foreach (self::wholes($count % 2 === 0 ? $bytes : $bytes."\0\0\0\0") as $two) {
+            $pixels[] = $two & 0xFFFFFFFF;
+            $pixels[] = $two >> 32 & 0xFFFFFFFF;
+        }
+        if ($count % 2 === 1) {
+            array_pop($pixels);
+        }
+
+        return $pixels;
+    }
+
+    /** @return array<int, int> whole numbers of 8 bytes, the lowest byte first */
+    private static function wholes(string $bytes): array
+    {
+        /** @var array<int, int>|false $wholes */
+        $wholes = unpack('P*', $bytes);
+
+        return $wholes === false ? [] : $wholes;
     }
 
     /** @return resource */

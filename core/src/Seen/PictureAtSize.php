@@ -13,6 +13,9 @@ use Aumbrel\Core\Picture\PictureSource;
 /** A placed picture at the halving from which a window is drawn: one that leaves a reduction below two. */
 final readonly class PictureAtSize
 {
+    /** With less than this of alpha a colour is none. */
+    public const CLEAR = 1e-5;
+
     public int $level;
 
     /** Pixels of the halving. */
@@ -44,7 +47,7 @@ final readonly class PictureAtSize
         $pixels = $this->picture->pixels($this->level, $x, $y, $count, $rows);
         if ($this->picture->bits() === 16) {
             foreach ($pixels as $pixel) {
-                $alpha[] = $a = ($pixel >> 48 & 65535) / 65535;
+                $alpha[] = $a = ($pixel >> 48 & 65535) / 65535.0;
                 $red[] = ($pixel >> 32 & 65535) * $a;
                 $green[] = ($pixel >> 16 & 65535) * $a;
                 $blue[] = ($pixel & 65535) * $a;
@@ -57,7 +60,7 @@ final readonly class PictureAtSize
             }
         } else {
             foreach ($pixels as $pixel) {
-                $alpha[] = $a = ($pixel >> 24 & 255) / 255;
+                $alpha[] = $a = ($pixel >> 24 & 255) / 255.0;
                 $a *= 257.0;
                 $red[] = ($pixel >> 16 & 255) * $a;
                 $green[] = ($pixel >> 8 & 255) * $a;
@@ -71,7 +74,7 @@ final readonly class PictureAtSize
     /** Packs a premultiplied colour (0..65535, alpha 0..1), cut by the share of the pixel that the picture covers. */
     public static function pack(float $red, float $green, float $blue, float $alpha, float $share): int
     {
-        if ($alpha <= 1e-5 || $share <= 0.0) {
+        if ($alpha <= self::CLEAR || $share <= 0.0) {
             return 0;
         }
         $r = $red / $alpha;

@@ -14,6 +14,7 @@ use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Plate\Plate;
 use Aumbrel\Core\Plate\PlateStudy;
 use Aumbrel\Core\Render\BesideStudy;
+use Aumbrel\Core\Render\EdgesAhead;
 use Aumbrel\Core\Render\Memory;
 use Aumbrel\Core\Render\Picture;
 use Aumbrel\Core\Render\Renderer;
@@ -23,6 +24,9 @@ use Aumbrel\Core\Render\Watch;
 use Aumbrel\Core\Scene\Scene;
 use Aumbrel\Core\Scene\Strip;
 use Aumbrel\Core\Scene\ToneLimits;
+use Closure;
+use Generator;
+use Throwable;
 
 /** Renders requests in this process; what it has read and computed stays for the next one. */
 final class Painter
@@ -39,6 +43,9 @@ final class Painter
     private readonly Renderer $renderer;
 
     private readonly SceneStudy $study;
+
+    /** @var Generator<int, string>|null what could be worked out of the scene that a hand has last rested in */
+    private ?Generator $ahead = null;
 
     /** @param  int  $memory  bytes that this process may use before it forgets what it keeps */
     public function __construct(string $kernels, string $pictures, string $shapes, int $memory = Memory::BYTES, ?Watch $watch = null)
@@ -67,6 +74,8 @@ final class Painter
             return new PaintedReply($window->columns, $window->rows, 0, array_map(strval(...), array_keys($pictures)), implode('', array_column($brightened, 0)), factors: array_column($brightened, 1));
         }
         if ($request->kind === RenderRequest::FACTS) {
+            $this->ahead = (new EdgesAhead($this->renderer))->of($scene);
+
             return new PaintedReply(0, 0, 0, [], json_encode($this->study->of($scene)->toArray(), JSON_THROW_ON_ERROR));
         }
         if ($request->kind === RenderRequest::PLATES) {
@@ -153,6 +162,25 @@ final class Painter
         }
 
         return $this->documents[$key];
+    }
+
+    /**
+     * Works out what the next export needs, while nobody asks for anything: a piece at a time.
+     *
+     * @param  Closure(): bool  $isIdle  asked before each piece
+     */
+    public function workAhead(Closure $isIdle): void
+    {
+        try {
+            while ($this->ahead !== null && $isIdle()) {
+                $this->ahead = $this->ahead->valid() ? $this->ahead : null;
+                $this->ahead?->next();
+            }
+        } catch (Throwable) {
+            // whoever asks for it is told
+            $this->ahead = null;
+        }
+        $this->tidy();
     }
 
     /** Forgets what there is no room for; called when a picture has been handed on. */

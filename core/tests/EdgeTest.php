@@ -7,6 +7,7 @@ use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Picture\Blocks;
 use Aumbrel\Core\Picture\ShapeStore;
 use Aumbrel\Core\Raster\Distance;
+use Aumbrel\Core\Render\EdgesAhead;
 use Aumbrel\Core\Render\Renderer;
 use Tests\Support\Flat;
 use Tests\Support\Folder;
@@ -108,6 +109,32 @@ it('works an edge out once, for all places, windows and processes', function ():
     $renderer->picture(Rendering::scene(200, 160, [discPlate(120, 100, ['hairBand' => 7])]), Window::whole(200, 160));
     expect(foundIn($folder))->toHaveCount(2);
 });
+
+it('is worked out ahead at the size that an export needs, and no second time', function (float $size, int $halving): void {
+    $folder = Folder::of('edges').'/'.bin2hex(random_bytes(4));
+    [$columns, $rows] = [Blocks::SIDE + 88, 300];
+    $picture = disc($columns, $rows);
+    $strips = [
+        discPlate($columns, $rows, ['hairBand' => 6, 'unstain' => 100, 'scale' => $size]),
+        // nothing to clean, and nothing to see
+        [...discPlate($columns, $rows, ['soften' => 2]), 'id' => 'soft'], [...discPlate($columns, $rows, ['hairBand' => 9]), 'id' => 'muted', 'muted' => true],
+    ];
+    $scene = Rendering::scene($columns, $rows, $strips);
+    $renderer = rendererIn($folder, $picture);
+    // the view, at a third: other blocks
+    $renderer->picture($scene, Window::whole($columns, $rows, 0.2));
+    $before = foundIn($folder);
+    $worked = iterator_to_array((new EdgesAhead($renderer))->of($scene), false);
+    expect($worked)->toBe(array_fill(0, $halving === 0 ? 2 : 1, $scene->strips[0]->id));
+    $found = foundIn($folder);
+    expect(count($found))->toBe(count($before) + count($worked));
+    $written = array_map(filemtime(...), $found);
+    $ahead = rendererIn($folder, $picture)->picture($scene, Window::whole($columns, $rows), 16)->bytes;
+    expect(foundIn($folder))->toBe($found)->and(array_map(filemtime(...), $found))->toBe($written)
+        ->and($ahead)->toBe(rendererIn("{$folder}-other", $picture)->picture($scene, Window::whole($columns, $rows), 16)->bytes)
+        // and what is known already is only looked at
+        ->and(iterator_to_array((new EdgesAhead(rendererIn($folder, $picture)))->of($scene), false))->toBe($worked)->and(foundIn($folder))->toBe($found);
+})->with(['as it is' => [1.0, 0], 'at less than half' => [0.4, 1]]);
 
 it('works a damaged find out again', function (string $damage): void {
     $folder = Folder::of('edges').'/'.bin2hex(random_bytes(4));

@@ -86,6 +86,37 @@ it('renders in resident processes what this one renders, in bands too', function
         ->and(whole($pool, $request->bands([20, 20]), ticket(Priority::Draft, 'a', 2))->worked(0))->toEqual($here);
 });
 
+it('works the cleaned edges of a scene out at full size while the hand rests, and then does what it is asked', function (): void {
+    $scene = aScene(900, 700);
+    $stored = Scene::query()->findOrFail($scene['id']);
+    $store = app(SceneStore::class);
+    $document = $store->flat($stored)->toDocument();
+    $document['strips'][0]['values']['hairBand'] = 4;
+    $document['strips'][0]['masks'] = [['id' => 'cut', 'kind' => 'outline', 'on' => 'plate', 'values' => ['path' => [['at' => [100, 80]], ['at' => [800, 80]], ['at' => [800, 620]], ['at' => [100, 620]]]]]];
+    $request = fn (string $kind, float $scale): RenderRequest => new RenderRequest($kind, $document, $store->pictureIds($stored), [0.0, 0.0, 900.0, 700.0], $scale);
+    $shapes = Folder::of('shapes-ahead').'/'.bin2hex(random_bytes(4));
+    $found = fn (): array => glob("{$shapes}/found/*/*[0-9a-f]") ?: [];
+    putenv("AUMBREL_SHAPES={$shapes}");
+    try {
+        $pool = pool();
+    } finally {
+        putenv('AUMBREL_SHAPES');
+    }
+    whole($pool, [$request(RenderRequest::FACTS, 0.25)], ticket(Priority::Settled, 'facts', 1));
+    // what was looked at meanwhile is gone again: whatever lies there now was worked out at rest
+    array_map(unlink(...), $found());
+    for ($k = 0; $k < 400 && count($found()) < 4; $k++) {
+        usleep(50_000);
+    }
+    $ahead = $found();
+    expect($ahead)->toHaveCount(4);
+    // asked of both processes, one of which has worked ahead
+    $full = $request(RenderRequest::PICTURE, 1.0);
+    $came = whole($pool, $full->bands([350, 350]), ticket(Priority::Settled, 'a', 4));
+    expect($found())->toBe($ahead)
+        ->and($came->bytes)->toBe((new Painter(config('aumbrel.kernels'), config('aumbrel.pictures'), $shapes))->paint($full)->bytes);
+});
+
 it('drops what a newer request has made needless', function (): void {
     $request = asked(aScene());
     $pool = pool();

@@ -21,7 +21,7 @@ use Throwable;
  */
 final class RenderProcess implements Watch
 {
-    /** After so long a rest circles are looked for all the same. */
+    /** After so long a rest circles are looked for all the same, and what the next export needs is worked out. */
     private const REST_SECONDS = 2;
 
     private string $heard = '';
@@ -60,7 +60,7 @@ final class RenderProcess implements Watch
         } catch (Throwable) {
             // a scene that cannot be rendered is told to whoever opens it
         }
-        while (($message = $this->next()) !== null) {
+        while (($message = $this->next($painter)) !== null) {
             $this->rows = 0;
             stream_set_blocking($this->line, true);
             Frame::send($this->line, $this->answer($painter, $message->payload));
@@ -75,7 +75,7 @@ final class RenderProcess implements Watch
             $this->read();
         }
         if ($this->errand === 0) {
-            // it still warms up: what comes now is its first errand and is not to be taken for a withdrawal
+            // it warms up or works ahead: what comes now is an errand and is not to be taken for a withdrawal
             return;
         }
         // while something is rendered only withdrawals can come
@@ -118,7 +118,7 @@ final class RenderProcess implements Watch
     }
 
     /** Waits for the next errand, for as long as it takes; null when the dispatcher is gone. */
-    private function next(): ?Errand
+    private function next(Painter $painter): ?Errand
     {
         while (! $this->isGone) {
             while (($message = Frame::take($this->heard)) !== null) {
@@ -131,6 +131,9 @@ final class RenderProcess implements Watch
             }
             if (! $this->hasHeard(self::REST_SECONDS)) {
                 gc_collect_cycles();
+                // what comes meanwhile is no withdrawal of the last errand, which is done
+                $this->errand = 0;
+                $painter->workAhead(fn (): bool => ! $this->hasHeard());
             }
             if ($this->hasHeard(null)) {
                 $this->read();

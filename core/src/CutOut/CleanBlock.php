@@ -70,6 +70,12 @@ final readonly class CleanBlock implements Plane
         return $packed;
     }
 
+    /** Sees to it that what cleaning changes here is known. */
+    public function find(Planes $planes): void
+    {
+        $planes->found(self::whole($this->picture, $this->masks, $this->edge), $this->key(), fn (): string => $this->worked($planes)[0]);
+    }
+
     private static function counted(string $bytes): int
     {
         /** @var array{1: int}|false $count */

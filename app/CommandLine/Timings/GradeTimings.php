@@ -35,6 +35,9 @@ final class GradeTimings
         'toward a light' => ['warmth', ['pull' => 40]],
     ];
 
+    /** Those that are made of linear light: what they cost beside three spots, where nothing has to be converted for them. */
+    private const AMONG_LIGHTS = ['saturation', 'tint'];
+
     /** What a draft is rendered at. */
     private const DRAFT = 0.5;
 
@@ -52,15 +55,26 @@ final class GradeTimings
         foreach (self::GRADES as $name => [$kind, $values]) {
             $scenes[$name] = self::scene([['id' => 'a', 'kind' => $kind, 'values' => $values, 'masks' => $kind === 'vignette' ? [$mask] : []]]);
         }
+        $scenes['lit'] = self::scene(self::spots());
+        foreach (self::AMONG_LIGHTS as $name) {
+            $scenes["lit {$name}"] = self::scene([...self::spots(), ['id' => 'a', 'kind' => $name, 'values' => self::GRADES[$name][1]]]);
+        }
         $times = Stopwatch::inTurn(array_map(static fn (Scene $scene) => static fn () => $renderer->picture($scene, $window), $scenes), self::ROUNDS, 2);
         [$plain, $linear] = [max(0.1, $times['plain'] - $times['none']), max(0.1, $times['linear'] - $times['none'])];
         $grades = [];
         foreach (array_keys(self::GRADES) as $name) {
             $cost = $times[$name] - $times['none'];
-            $grades[$name] = ['ms' => round($cost, 1), 'plainStrips' => round($cost / $plain, 2), 'plainLights' => round($cost / $linear, 2), 'nsPerPixel' => round($cost * 1e6 / (self::WINDOW[0] * self::WINDOW[1]))];
+            $among = isset($times["lit {$name}"]) ? ['plainStripsAmongLights' => round(($times["lit {$name}"] - $times['lit']) / $plain, 2)] : [];
+            $grades[$name] = ['ms' => round($cost, 1), 'plainStrips' => round($cost / $plain, 2), 'plainLights' => round($cost / $linear, 2), 'nsPerPixel' => round($cost * 1e6 / (self::WINDOW[0] * self::WINDOW[1])), ...$among];
         }
 
         return ['unit' => 'ms at 1600 x 1000, beside one plain strip', 'plainStrip' => round($plain, 1), 'plainLight' => round($linear, 1), ...$grades, 'planes' => $this->planes($renderer)];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function spots(): array
+    {
+        return array_map(static fn (int $k): array => ['id' => "spot-{$k}", 'kind' => 'spot', 'values' => ['origin' => [300 + 400 * $k, 40], 'target' => [400 + 300 * $k, 900], 'reach' => 900, 'colour' => ['kelvin' => 2800 + 900 * $k]]], [0, 1, 2]);
     }
 
     /**

@@ -16,9 +16,10 @@ use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
 
 /** Light that spreads from whatever is bright, as in a lens or in damp air: added in linear light. */
-final readonly class Bloom implements Grade, LooksBelow
+final readonly class Bloom implements LinearGrade, LooksBelow
 {
     use Recolours;
+    use WorksInLinear;
 
     /** The wide blur is so many times the near one. */
     private const WIDE = 4.0;
@@ -79,7 +80,12 @@ final readonly class Bloom implements Grade, LooksBelow
         return [];
     }
 
-    public function write(KernelWriter $kernel, array $colour): void
+    public function isNone(): bool
+    {
+        return $this->seen === null;
+    }
+
+    public function writeLinear(KernelWriter $kernel, array $colour): void
     {
         if ($this->seen === null) {
             return;
@@ -89,11 +95,9 @@ final readonly class Bloom implements Grade, LooksBelow
         $blurs = [[$this->radius, 1 - $this->wide], [self::WIDE * $this->radius, $this->wide]];
         $gain = $kernel->number(2 ** $this->stops);
         $glare = array_map(fn (int $channel): string => $lattice->write($kernel, $window, new BloomPlane($beneath, $this->threshold, $blurs, $size, $lattice->points, $channel), false), [0, 1, 2]);
-        InOklab::decode($kernel, $colour, 1.0);
         foreach ($colour as $at => $channel) {
             $kernel->line("{$channel} += {$gain} * {$glare[$at]};");
         }
-        InOklab::encode($kernel, $colour);
     }
 
     public function mayExceed(): bool

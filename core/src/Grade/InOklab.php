@@ -16,32 +16,42 @@ final class InOklab
      * Writes encoded channels as lightness and the two axes of colour, in place.
      *
      * @param  array{string, string, string}  $colour
-     * @param  float  $gain  of linear light, before
      */
-    public static function enter(KernelWriter $kernel, array $colour, float $gain = 1.0): void
+    public static function enter(KernelWriter $kernel, array $colour): void
     {
-        self::cones($kernel, $colour, $gain);
+        foreach ($colour as $channel) {
+            $kernel->inline([Transfer::class, 'decode'], [$channel], $channel);
+        }
+        self::ofLinear($kernel, $colour);
+    }
+
+    /**
+     * Writes linear channels as lightness and the two axes of colour, in place.
+     *
+     * @param  array{string, string, string}  $colour
+     */
+    public static function ofLinear(KernelWriter $kernel, array $colour): void
+    {
+        self::cones($kernel, $colour);
         $kernel->inline([Oklab::class, 'axes'], $colour);
     }
 
     /**
-     * Writes encoded channels with their two axes of colour multiplied and shifted, in place.
+     * Writes linear channels with their two axes of colour multiplied and shifted, in place.
      *
      * @param  array{string, string, string}  $colour
-     * @param  float  $gain  of linear light, before
      */
-    public static function move(KernelWriter $kernel, array $colour, float $scale, float $a = 0.0, float $b = 0.0, float $gain = 1.0): void
+    public static function move(KernelWriter $kernel, array $colour, float $scale, float $a = 0.0, float $b = 0.0): void
     {
-        self::cones($kernel, $colour, $gain);
+        self::cones($kernel, $colour);
         $kernel->inline([Oklab::class, 'moved'], [...$colour, $kernel->number($scale), ...array_map($kernel->number(...), Oklab::shifts($a, $b))]);
         $kernel->inline([Oklab::class, 'seen'], $colour);
-        self::encode($kernel, $colour);
+        self::atLeastNone($kernel, $colour);
     }
 
     /** @param  array{string, string, string}  $colour */
-    private static function cones(KernelWriter $kernel, array $colour, float $gain): void
+    private static function cones(KernelWriter $kernel, array $colour): void
     {
-        self::decode($kernel, $colour, $gain);
         $kernel->inline([Oklab::class, 'cones'], $colour);
         foreach ($colour as $cone) {
             Power::write($kernel, $cone, 1 / 3, $cone, Power::FINER);
@@ -70,22 +80,23 @@ final class InOklab
         $kernel->inline([Oklab::class, 'seen'], $colour);
     }
 
-    /** @param  array{string, string, string}  $colour */
-    public static function decode(KernelWriter $kernel, array $colour, float $gain): void
+    /**
+     * What the screen cannot show below 0 is 0.
+     *
+     * @param  array{string, string, string}  $colour  linear
+     */
+    public static function atLeastNone(KernelWriter $kernel, array $colour): void
     {
         foreach ($colour as $channel) {
-            $kernel->inline([Transfer::class, 'decode'], [$channel], $channel);
-            if ($gain !== 1.0) {
-                $kernel->line("{$channel} *= {$kernel->number($gain)};");
-            }
+            $kernel->line("if ({$channel} < 0.0) { {$channel} = 0.0; }");
         }
     }
 
     /** @param  array{string, string, string}  $colour */
     public static function encode(KernelWriter $kernel, array $colour): void
     {
+        self::atLeastNone($kernel, $colour);
         foreach ($colour as $channel) {
-            $kernel->line("if ({$channel} < 0.0) { {$channel} = 0.0; }");
             $kernel->inline([Transfer::class, 'encode'], [$channel], $channel);
         }
     }

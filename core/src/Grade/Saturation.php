@@ -12,9 +12,10 @@ use Aumbrel\Core\Value\Unit;
 use Aumbrel\Core\Value\Values;
 
 /** Colours made richer or paler and turned, in Oklab, and brighter or darker, in linear light. */
-final readonly class Saturation implements Grade, StripKind
+final readonly class Saturation implements LinearGrade, StripKind
 {
     use RecoloursItself;
+    use WorksInLinear;
 
     /**
      * @param  float  $factor  of chroma, 0..3
@@ -60,27 +61,30 @@ final readonly class Saturation implements Grade, StripKind
         return ['saturation' => 70];
     }
 
-    public function write(KernelWriter $kernel, array $colour): void
+    public function isNone(): bool
     {
-        if ($this->factor === 1.0 && $this->turn === 0.0) {
-            if ($this->gain !== 1.0) {
-                InOklab::decode($kernel, $colour, $this->gain);
-                InOklab::encode($kernel, $colour);
+        return $this->factor === 1.0 && $this->turn === 0.0 && $this->gain === 1.0;
+    }
+
+    public function writeLinear(KernelWriter $kernel, array $colour): void
+    {
+        foreach ($this->gain === 1.0 ? [] : $colour as $channel) {
+            $kernel->line("{$channel} *= {$kernel->number($this->gain)};");
+        }
+        if ($this->turn === 0.0) {
+            if ($this->factor !== 1.0) {
+                InOklab::move($kernel, $colour, $this->factor);
             }
 
             return;
         }
-        if ($this->turn === 0.0) {
-            InOklab::move($kernel, $colour, $this->factor, gain: $this->gain);
-
-            return;
-        }
-        InOklab::enter($kernel, $colour, $this->gain);
+        InOklab::ofLinear($kernel, $colour);
         [, $a, $b] = $colour;
         $before = $kernel->variable('before');
         [$cos, $sin] = [$kernel->number($this->factor * cos($this->turn)), $kernel->number($this->factor * sin($this->turn))];
         $kernel->line("{$before} = {$a}; {$a} = {$cos} * {$a} - {$sin} * {$b}; {$b} = {$sin} * {$before} + {$cos} * {$b};");
-        InOklab::leave($kernel, $colour);
+        InOklab::toLinear($kernel, $colour);
+        InOklab::atLeastNone($kernel, $colour);
     }
 
     public function mayExceed(): bool

@@ -16,9 +16,10 @@ use Aumbrel\Core\Value\FlatColourValue;
 use Aumbrel\Core\Value\Values;
 
 /** Everything in one hue and chroma, each tone as light as it was; its amount is mixed in Oklab. */
-final readonly class Tinting implements Grade, StripKind
+final readonly class Tinting implements LinearGrade, StripKind
 {
     use RecoloursItself;
+    use WorksInLinear;
 
     /** @param  float  $share  0..1 */
     private function __construct(private Rgb $colour, private float $share = 1.0)
@@ -60,7 +61,12 @@ final readonly class Tinting implements Grade, StripKind
         return [new Layer($site->mode(), new Everywhere, new Graded(new self($this->colour, $site->amount())), new Amount(1.0), recolours: true)];
     }
 
-    public function write(KernelWriter $kernel, array $colour): void
+    public function isNone(): bool
+    {
+        return $this->share <= 0.0;
+    }
+
+    public function writeLinear(KernelWriter $kernel, array $colour): void
     {
         $linear = $this->colour->decoded();
         [, $a, $b] = Oklab::ofLinear($linear->red, $linear->green, $linear->blue);

@@ -7,6 +7,8 @@ namespace Aumbrel\Core\Render;
 use Aumbrel\Core\Blend\BlendMode;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Layer;
+use Aumbrel\Core\Kind\LinearTint;
+use LogicException;
 
 /** A layer as a kernel mixes it: its colours written there, and how much of it there is. */
 final readonly class LaidLayer
@@ -70,8 +72,23 @@ final readonly class LaidLayer
         return $layer->recolours && $layer->mode === BlendMode::Normal && ! $layer->inLinear && ! $layer->tint->isDirect();
     }
 
+    /** Whether such a change, as strong everywhere, can be made of linear light: at full nothing of what was there is mixed with it. */
+    public static function isLinearChange(Layer $layer): bool
+    {
+        return self::isChange($layer) && $layer->tint instanceof LinearTint && $layer->tint->worksInLinear() && $layer->strength->full($layer->mode) === 1.0;
+    }
+
+    public function linearChange(): void
+    {
+        $this->kernel->loop();
+        $this->kernel->line('{');
+        $tint = $this->layer->tint;
+        (new Mixer($this->kernel, true, true))->replace($tint instanceof LinearTint ? $tint->writeLinear($this->kernel) : throw new LogicException('a change of encoded colours'));
+        $this->kernel->line('}');
+    }
+
     /**
-     * Writes such a change.
+     * Writes such a change, of encoded colours.
      *
      * @param  string|null  $cover  the line that says how much of it there is; null where it is as strong everywhere
      */

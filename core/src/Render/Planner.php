@@ -23,13 +23,16 @@ use Aumbrel\Core\Scene\ToneLimits;
  * Turns a stack of strips into a plan for one window: which kernels run over each row, in which order.
  *
  * Layers that cover the whole window are mixed in one kernel as long as its branches stay few; every other one gets a kernel
- * of its own, which two layers of the same shape share. Long runs of layers that are mixed in linear light stay in linear;
- * a single one converts only the pixels that it touches.
+ * of its own, which two layers of the same shape share. Long runs of layers that are mixed in linear light stay in linear, with
+ * the changes of colour between them that are made of it; a single one converts only the pixels that it touches.
  */
 final class Planner
 {
     /** Consecutive layers mixed in linear from which on converting the whole row pays. */
     private const LONG_RUN = 4;
+
+    /** For how many of them a change of every colour counts, which would convert the whole row for itself. */
+    private const WHOLE_CHANGE = 3;
 
     private readonly Scene $scene;
 
@@ -339,10 +342,10 @@ final class Planner
                 continue;
             }
             foreach ($this->layers->of($strip) as $layer) {
-                if (! $layer->mode->isLinear() || $this->readsBelow($strip, $layer)) {
+                if (! $this->mixesInLinear($strip, $layer)) {
                     return $run;
                 }
-                $run++;
+                $run += $layer->recolours ? self::WHOLE_CHANGE : 1;
             }
             if ($strip->isGroup()) {
                 return $run;
@@ -405,11 +408,16 @@ final class Planner
     /** Brings the picture below into the space in which a layer is mixed, unless the layer does so for itself. */
     private function space(Strip $strip, Layer $layer, int $run): void
     {
-        if (! $layer->mode->isLinear() || $this->readsBelow($strip, $layer)) {
+        if (! $this->mixesInLinear($strip, $layer)) {
             $this->passes->toEncoded();
         } elseif ($run >= self::LONG_RUN) {
             $this->passes->toLinear();
         }
+    }
+
+    private function mixesInLinear(Strip $strip, Layer $layer): bool
+    {
+        return $layer->mode->isLinear() ? ! $this->readsBelow($strip, $layer) : LaidLayer::isLinearChange($layer) && $this->isEven($strip, $layer);
     }
 
     /** @param  string|null  $line  the line that says how much of it there is; null for a change of colour that is as strong everywhere */
@@ -419,7 +427,7 @@ final class Planner
         if ($line !== null && ! LaidLayer::isChange($layer)) {
             $this->passes->mix($kernel, $laid->patchy($line), $layer->field->extent());
         } else {
-            $laid->change($line);
+            $line === null && $this->passes->isLinear() ? $laid->linearChange() : $laid->change($line);
             $this->passes->add($kernel, $layer->field->extent());
         }
     }

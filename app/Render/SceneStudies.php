@@ -28,7 +28,7 @@ final readonly class SceneStudies
         $key = "facts {$scene->id} ".hash('xxh128', $ask->scene->key().json_encode($ask->pictures, JSON_THROW_ON_ERROR));
         $kept = Cache::get($key);
         if (! is_string($kept)) {
-            $read = $this->renders->render($ask, new Ticket(Priority::Contribution, "facts {$scene->id}", $scene->revision));
+            $read = $this->renders->render($ask, new Ticket(Priority::Facts, "facts {$scene->id}", $scene->revision));
             if ($read instanceof Dropped) {
                 return null;
             }

@@ -147,7 +147,7 @@ it('withdraws while it renders what nobody waits for any more, and renders no ro
 });
 
 it('puts off what can wait when somebody waits for something else, and does it after that', function (): void {
-    $request = asked(addSpot(addSpot(aScene())), 24.0);
+    $request = asked(addSpot(addSpot(aScene())), 60.0);
     $pool = pool();
     $rows = $request->window()->rows;
     // one for each process, so that none is free
@@ -166,6 +166,18 @@ it('puts off what can wait when somebody waits for something else, and does it a
     $later = $pool->begin([0 => $quick], ticket(Priority::Contribution, 'lights', 1));
     expect(array_map(fn (?string $answer): string => $answer[0], [...all($slow), ...all($later)]))->toBe(['P', 'P', 'P'])
         ->and(idle($pool)[0]['withdrawn'])->toBe($withdrawn)->and($pool->stand()['dropped'])->toBe(0);
+});
+
+it('shows the miniatures before it measures the scene, whichever was asked for first', function (): void {
+    $request = asked(addSpot(aScene()), 12.0);
+    $facts = new RenderRequest(RenderRequest::FACTS, $request->scene, $request->pictures, $request->window, 1.0);
+    $pool = pool();
+    // while somebody looks both wait
+    expect(whole($pool, [$request], ticket(Priority::Settled, 'view', 1)))->toBeInstanceOf(PaintedReply::class);
+    $measured = $pool->begin([0 => $facts], (new Ticket(Priority::Facts, 'facts', 1, 0)));
+    $small = $pool->begin([0 => $request->bands([8])[0]], (new Ticket(Priority::Contribution, 'miniatures', 1, 0)));
+    expect(array_map(fn (?string $answer): string => $answer[0], all($small)))->toBe(['P'])->and($measured->isOver())->toBeFalse()
+        ->and(array_map(fn (?string $answer): string => $answer[0], all($measured)))->toBe(['P']);
 });
 
 /** Every answer, by part. */

@@ -1,4 +1,4 @@
-import { Pipette } from 'lucide-react';
+import { Image, Pipette } from 'lucide-react';
 import { useState } from 'react';
 import { api } from '../api/client';
 import type { Colour, Scene } from '../api/types';
@@ -33,6 +33,11 @@ export function LightColourField({ parameter, value, hand, scene, strip }: Value
     const isPicking = picking !== null && 'thing' in picking && picking.thing === thing && picking.parameter === parameter.name;
     const seen = strip.colours?.[parameter.name];
     const rest = () => Object.fromEntries(Object.entries(value).filter(([name]) => !['kelvin', 'swatch', 'shift'].includes(name))) as Partial<Colour>;
+    const take = (swatch: string) => {
+        keepColour(swatch);
+        hand.set({ swatch });
+    };
+    const average = (plate?: string) => void api.colour(scene.id, plate ? { plate } : {}).then(({ swatch }) => take(swatch), sayError);
     const isPlain = Object.keys(rest()).length === 0 && !('shift' in value && value.shift);
     return (
         <>
@@ -41,7 +46,7 @@ export function LightColourField({ parameter, value, hand, scene, strip }: Value
                     <input
                         type="color"
                         aria-label={`${label}: swatch`}
-                        className="h-6 w-8 shrink-0 rounded-sm border border-line bg-well p-0.5"
+                        className="h-6 w-6 shrink-0 rounded-sm border border-line bg-well p-0.5"
                         value={value.swatch}
                         onChange={(event) => {
                             keepColour(event.target.value);
@@ -49,7 +54,7 @@ export function LightColourField({ parameter, value, hand, scene, strip }: Value
                         }}
                     />
                 ) : (
-                    <span className="h-6 w-8 shrink-0 rounded-sm border border-line" style={{ background: seen?.swatch ?? hintOf(value) }} aria-hidden />
+                    <span className="h-6 w-6 shrink-0 rounded-sm border border-line" style={{ background: seen?.swatch ?? hintOf(value) }} aria-hidden />
                 )}
                 <OneOf
                     label={`${label} by`}
@@ -75,23 +80,21 @@ export function LightColourField({ parameter, value, hand, scene, strip }: Value
             )}
             <Row label="Over it">
                 <Action label={isPlain ? 'Gels and tint' : 'Gels and tint, in use'} title="Gels over it, its own saturation and tint, colours at hand" pressed={open} onPress={() => setOpen(!open)} />
+                <button aria-label={`${label}: average of the scene`} title="The mean colour of the whole picture" className="ml-auto rounded-sm p-1 text-quiet hover:text-ink" onClick={() => average()}>
+                    <Image size={14} aria-hidden />
+                </button>
             </Row>
-            {open && <More label={label} value={value} hand={hand} scene={scene} loss={seen?.loss ?? 0} atEnd={seen?.atEnd ?? false} />}
+            {open && <More label={label} value={value} hand={hand} scene={scene} take={take} average={average} loss={seen?.loss ?? 0} atEnd={seen?.atEnd ?? false} />}
         </>
     );
 }
 
 /** What lies over a light's colour, and colours that are at hand. */
-function More({ label, value, hand, scene, loss, atEnd }: { label: string; value: Colour; hand: Hand<Colour>; scene: Scene; loss: number; atEnd: boolean }) {
+function More({ label, value, hand, scene, take, average, loss, atEnd }: { label: string; value: Colour; hand: Hand<Colour>; scene: Scene; take: (swatch: string) => void; average: (plate: string) => void; loss: number; atEnd: boolean }) {
     const shift = value.kelvin !== undefined ? (value.shift ?? 0) : 0;
     const named = Object.entries(conversions).find(([, mireds]) => mireds === shift)?.[0] ?? '';
     const set = (change: Partial<Colour>) => hand.set({ ...value, ...change } as Colour);
     const plates = everyStrip(scene.strips).filter((other) => other.family === 'plate');
-    const take = (swatch: string) => {
-        keepColour(swatch);
-        hand.set({ swatch });
-    };
-    const average = (plate?: string) => void api.colour(scene.id, plate ? { plate } : {}).then(({ swatch }) => take(swatch), sayError);
     return (
         <div className="my-1 flex flex-col gap-0.5 border-l border-line pl-2">
             {value.kelvin !== undefined && (
@@ -123,8 +126,8 @@ function More({ label, value, hand, scene, loss, atEnd }: { label: string; value
             <ChoiceField
                 label="Average of"
                 value=""
-                choices={[{ value: '', label: '…' }, { value: 'scene', label: 'the scene' }, ...plates.map((plate) => ({ value: `plate ${plate.id}`, label: plate.name }))]}
-                onSet={(of) => of !== '' && average(of.startsWith('plate ') ? of.slice(6) : undefined)}
+                choices={[{ value: '', label: '…' }, ...plates.map((plate) => ({ value: plate.id, label: plate.name }))]}
+                onSet={(of) => of !== '' && average(of)}
             />
             <Row label="At hand">
                 <span className="flex flex-wrap gap-1">

@@ -6,7 +6,7 @@ import { everyStrip, isLight } from './strips';
 /** What somebody who is new does one after the other, each by the step of the course that it belongs to. */
 export const firstSteps: { key: string; step: Step; words: string }[] = [
     { key: 'choose', step: 'Match', words: 'Press on something in the picture: its strip is chosen, and its values stand at the left' },
-    { key: 'bearing', step: 'Match', words: 'Find where the light of a plate comes from: Estimate, under Direction' },
+    { key: 'bearing', step: 'Match', words: 'Find where the light of a plate comes from: Estimate or Sphere, under Direction' },
     { key: 'light', step: 'Light', words: 'Add a light with + at the end of the desk, and drag its handles on the picture' },
     { key: 'fade', step: 'Light', words: 'Fade the light by the fader on its card: rather too bright first, then down' },
     { key: 'shape', step: 'Shape', words: 'Let a strip stop somewhere: Linear or Paint, under Falloff' },
@@ -38,9 +38,10 @@ export function faded(seen: Levels, strips: Strip[]): boolean {
     return everyStrip(strips).some(({ id, level }) => id in seen && seen[id] !== level);
 }
 
-/** The first step that was not done yet by whoever works here; null when all were, or when they were put away. */
+/** The step after the last one that was done by whoever works here, then what was left out; null when all were done, or put away. */
 export function nextOf(done: string[]): (typeof firstSteps)[number] | null {
-    return firstSteps.find(({ key }) => !done.includes(key)) ?? null;
+    const last = firstSteps.findLastIndex(({ key }) => done.includes(key));
+    return firstSteps[last + 1] ?? firstSteps.find(({ key }) => !done.includes(key)) ?? null;
 }
 
 /** Sees what was done since the scene was opened, and remembers it for good. */

@@ -121,17 +121,18 @@ it('draws darks, mids and lights toward colours of their own', function (bool $k
     });
 })->with([[true, false], [false, false], [true, true]]);
 
-it('draws bright tones toward a light and dark ones away from it', function (float $pull, bool $cool): void {
+it('draws bright tones toward a light, mids as far as wanted, and dark ones away from it', function (float $pull, bool $cool, float $mids = 0.0): void {
     $light = Rgb::fromHex('#ff9a40')->decoded()->normalised();
     [, $qa, $qb] = Oklab::ofLinear($light->red, $light->green, $light->blue);
-    expectGraded(['kind' => 'warmth', 'values' => ['colour' => ['swatch' => '#ff9a40'], 'pull' => $pull, 'coolDarks' => $cool]], static function (float ...$rgb) use ($pull, $cool, $qa, $qb): array {
+    expectGraded(['kind' => 'warmth', 'values' => ['colour' => ['swatch' => '#ff9a40'], 'pull' => $pull, 'mids' => $mids, 'coolDarks' => $cool]], static function (float ...$rgb) use ($pull, $cool, $mids, $qa, $qb): array {
         $y = Luma::of(...$rgb);
         [$l, $a, $b] = lab(...$rgb);
-        $weight = $pull / 100 * 0.5 * (Ranges::lights($y) - ($cool ? 0.5 * Ranges::darks($y) : 0));
+        [$darks, $lights] = [Ranges::darks($y), Ranges::lights($y)];
+        $weight = $pull / 100 * 0.5 * ($lights + $mids / 100 * (1 - $darks - $lights) - ($cool ? 0.5 * $darks : 0));
 
         return unlab($l, $a + $weight * $qa, $b + $weight * $qb);
     }, 0.0015);
-})->with([[60.0, true], [100.0, false], [-40.0, true]]);
+})->with([[60.0, true], [100.0, false], [-40.0, true], [45.0, true, 100.0], [80.0, false, 40.0]]);
 
 it('goes through its points and never swings past them', function (): void {
     // the data RPN 15A of Fritsch and Carlson (1980, table 1; from memory), brought to 0..1: a spline swings past it

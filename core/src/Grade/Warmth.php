@@ -34,9 +34,10 @@ final readonly class Warmth implements Driven, Grade
 
     /**
      * @param  float  $pull  -1..1, below 0 away from the light
+     * @param  float  $mids  0..1, the share of it that mids take
      * @param  Rgb|null  $seen  the light, linear, its largest channel 1; null before it is known under which white
      */
-    private function __construct(private LightColour $colour, private float $pull, private bool $coolsDarks, private ?Rgb $seen = null)
+    private function __construct(private LightColour $colour, private float $pull, private float $mids, private bool $coolsDarks, private ?Rgb $seen = null)
     {
     }
 
@@ -60,13 +61,14 @@ final readonly class Warmth implements Driven, Grade
         return [
             LightColourValue::named('colour', 'Light', 'tone', LightColour::kelvin(3000)),
             NumberValue::named('pull', 'Pulled by', 'tone', Unit::Percent, -100, 100, 40)->says('How far bright tones go toward the light\'s colour; below 0 away from it'),
+            NumberValue::named('mids', 'Mids too', 'tone', Unit::Percent, 0, 100, 0)->says('How much of that the tones between dark and bright take as well: a dull sky is one'),
             ToggleValue::named('coolDarks', 'Darks go the other way', 'tone', true)->says('Dark tones turn to the opposite colour a little, as shadows beside a coloured light do'),
         ];
     }
 
     public static function from(Values $values): self
     {
-        return new self($values->object('colour', LightColour::class), $values->number('pull') / 100, $values->toggle('coolDarks'));
+        return new self($values->object('colour', LightColour::class), $values->number('pull') / 100, $values->number('mids') / 100, $values->toggle('coolDarks'));
     }
 
     public static function hangsOn(): array
@@ -89,9 +91,11 @@ final readonly class Warmth implements Driven, Grade
         [$luma, $lights, $darks] = array_map($kernel->variable(...), ['luma', 'lights', 'darks']);
         $kernel->inline([Luma::class, 'of'], $colour, $luma);
         $kernel->inline([Ranges::class, 'lights'], [$luma], $lights);
-        if ($this->coolsDarks) {
+        if ($this->coolsDarks || $this->mids > 0.0) {
             $kernel->inline([Ranges::class, 'darks'], [$luma], $darks);
-            $kernel->line("{$lights} -= {$kernel->number(self::AWAY)} * {$darks};");
+            $mids = $kernel->number($this->mids);
+            $away = $kernel->number($this->coolsDarks ? self::AWAY : 0.0);
+            $kernel->line("{$lights} += {$mids} * (1.0 - {$lights} - {$darks}) - {$away} * {$darks};");
         }
         InOklab::enter($kernel, $colour);
         foreach ([1 => $a, 2 => $b] as $axis => $toward) {
@@ -107,6 +111,6 @@ final readonly class Warmth implements Driven, Grade
 
     private function grade(Site $site): Grade
     {
-        return new self($this->colour, $this->pull, $this->coolsDarks, $this->colour->linear($site->white()));
+        return new self($this->colour, $this->pull, $this->mids, $this->coolsDarks, $this->colour->linear($site->white()));
     }
 }

@@ -6438,6 +6438,22 @@ export const stripKinds: StripKind[] = [
                 "says": "How far bright tones go toward the light's colour; below 0 away from it"
             },
             {
+                "name": "mids",
+                "label": "Mids too",
+                "type": "number",
+                "section": "tone",
+                "unit": "%",
+                "least": 0,
+                "most": 100,
+                "step": 1,
+                "choices": [],
+                "default": 0,
+                "optional": false,
+                "shownWhen": {},
+                "whenEmpty": "",
+                "says": "How much of that the tones between dark and bright take as well: a dull sky is one"
+            },
+            {
                 "name": "coolDarks",
                 "label": "Darks go the other way",
                 "type": "switch",

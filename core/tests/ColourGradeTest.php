@@ -12,9 +12,12 @@ use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Grade\Bands;
 use Aumbrel\Core\Grade\Ranges;
+use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Ramp\ToneCurve;
 use Aumbrel\Core\Registry;
+use Aumbrel\Core\Render\Renderer;
 use Tests\Support\Flat;
+use Tests\Support\Folder;
 use Tests\Support\Rendering;
 
 const COLOURS = [[0, 0, 0], [12, 9, 20], [120, 40, 30], [200, 140, 90], [230, 225, 60], [60, 170, 80], [30, 160, 180], [40, 70, 200], [140, 60, 190], [220, 50, 150], [128, 128, 128], [240, 240, 235], [255, 255, 255]];
@@ -78,6 +81,66 @@ it('makes colours richer or paler and turns them in Oklab', function (array $val
         return unlab($l, $factor * ($a * cos($turn) - $b * sin($turn)), $factor * ($a * sin($turn) + $b * cos($turn)));
     }, 0.0012);
 })->with([[['saturation' => 40]], [['saturation' => 180]], [['turned' => 70]], [['brighter' => -1.5]], [['saturation' => 120, 'turned' => -100, 'brighter' => 0.7]], [['saturation' => 0]]]);
+
+/** Lights of one colour everywhere, in linear light: one that multiplies below a strip, one that adds above it. */
+function among(array $strip): array
+{
+    return [
+        ['id' => 'lit', 'kind' => 'fill', 'mode' => 'illuminate', 'amount' => 60, 'values' => ['colour' => '#ffd0a0']],
+        ['id' => 'g', ...$strip],
+        ['id' => 'air', 'kind' => 'fill', 'mode' => 'airlight', 'amount' => 50, 'values' => ['colour' => '#405060']],
+    ];
+}
+
+it('comes to the same among lights, where it is worked out of linear light', function (array $strip, Closure $becomes): void {
+    $ground = new Flat(count(COLOURS), 1, static fn (int $x): array => COLOURS[$x]);
+    $values = array_values(unpack('n*', Rendering::picture(['p' => $ground], count(COLOURS), 1, [Rendering::plate('p', ['id' => 'p']), ...among($strip)])->bytes));
+    foreach (COLOURS as $x => $colour) {
+        $linear = array_map(static fn (int $byte, int $light): float => Srgb::decode($byte / 255) * (1 + 0.6 * Srgb::decode($light / 255)), $colour, [0xFF, 0xD0, 0xA0]);
+        foreach (array_map(static fn (float $value, int $air): float => min(1.0, Srgb::encode(max(0.0, $value) + 0.5 * Srgb::decode($air / 255))), $becomes(...$linear), [0x40, 0x50, 0x60]) as $k => $value) {
+            expect($values[4 * $x + $k] / 65535)->toEqualWithDelta($value, 0.0012, json_encode([$strip['kind'], $colour, $k]));
+        }
+    }
+})->with([
+    'paler' => [['kind' => 'saturation', 'values' => ['saturation' => 40]], function (float ...$linear): array {
+        [$l, $a, $b] = Oklab::ofLinear(...$linear);
+
+        return array_values((array) Oklab::toLinear($l, 0.4 * $a, 0.4 * $b));
+    }],
+    'turned and brighter' => [['kind' => 'saturation', 'values' => ['turned' => 50, 'brighter' => 0.5]], function (float ...$linear): array {
+        [$l, $a, $b] = Oklab::ofLinear(...array_map(static fn (float $value): float => $value * 2 ** 0.5, $linear));
+
+        return array_values((array) Oklab::toLinear($l, $a * cos(deg2rad(50)) - $b * sin(deg2rad(50)), $a * sin(deg2rad(50)) + $b * cos(deg2rad(50))));
+    }],
+    'tinted' => [['kind' => 'tint', 'amount' => 35, 'values' => ['colour' => '#c98a52']], function (float ...$linear): array {
+        [$l, $a, $b] = Oklab::ofLinear(...$linear);
+        [, $x, $y] = lab(0xC9 / 255, 0x8A / 255, 0x52 / 255);
+
+        return array_values((array) Oklab::toLinear($l, 0.65 * $a + 0.35 * $x, 0.65 * $b + 0.35 * $y));
+    }],
+    // at half amount what was there and what becomes of it are mixed as they are stored
+    'half as much' => [['kind' => 'saturation', 'amount' => 50, 'values' => ['saturation' => 0]], function (float ...$linear): array {
+        [$l] = Oklab::ofLinear(...$linear);
+
+        return array_map(static fn (float $value): float => Srgb::decode(0.5 * Srgb::encode($value) + 0.5 * Srgb::encode($l ** 3)), $linear);
+    }],
+    'nothing' => [['kind' => 'saturation', 'values' => ['saturation' => 100]], fn (float ...$linear): array => $linear],
+]);
+
+it('encodes and decodes nothing for a change of linear light among lights', function (array $change, int $times): void {
+    $folder = Folder::of('linear-kernels').'/'.bin2hex(random_bytes(4));
+    $renderer = new Renderer(new KernelStore($folder), new Flat(4, 1, static fn (int $x): array => COLOURS[$x]));
+    $renderer->picture(Rendering::scene(4, 1, [Rendering::plate('p', ['id' => 'p']), ...among(['kind' => 'saturation', 'values' => ['saturation' => 60], ...$change])]), Window::whole(4, 1), 16);
+    $kernels = implode('', array_map(file_get_contents(...), glob("{$folder}/*.php")));
+    // what nearly black values are multiplied by, there and back: once a channel each time; the colours of the two lights are decoded too
+    expect(substr_count($kernels, '* 0.07739938080495357'))->toBe(3 * $times + 6)->and(substr_count($kernels, '* 12.92'))->toBe(3 * $times);
+})->with([
+    'at full' => [[], 1],
+    // the light below, the change, and the light above: each for itself
+    'at half' => [['amount' => 50], 3],
+    'limited to tones' => [['tones' => ['darks' => [0.1, 0.3]]], 3],
+    'behind a mask' => [['masks' => [['id' => 'm', 'kind' => 'radial', 'values' => ['centre' => [2, 0]]]]], 3],
+]);
 
 it('tints with the hue and chroma of a colour, by its amount in Oklab', function (float $amount): void {
     $tint = Rgb::fromHex('#3f7fc0')->decoded();

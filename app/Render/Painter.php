@@ -172,9 +172,8 @@ final class Painter
     public function workAhead(Closure $isIdle): void
     {
         try {
-            while ($this->ahead !== null && $isIdle()) {
-                $this->ahead = $this->ahead->valid() ? $this->ahead : null;
-                $this->ahead?->next();
+            while ($this->ahead?->valid() === true && $isIdle()) {
+                $this->ahead->next();
             }
         } catch (Throwable) {
             // whoever asks for it is told

@@ -121,7 +121,7 @@ it('is worked out ahead at the size that an export needs, and no second time', f
     ];
     $scene = Rendering::scene($columns, $rows, $strips);
     $renderer = rendererIn($folder, $picture);
-    // the view, at a third: other blocks
+    // the view, at a fifth: other blocks
     $renderer->picture($scene, Window::whole($columns, $rows, 0.2));
     $before = foundIn($folder);
     $worked = iterator_to_array((new EdgesAhead($renderer))->of($scene), false);

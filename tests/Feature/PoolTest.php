@@ -175,8 +175,8 @@ it('shows the miniatures before it measures the scene, whichever was asked for f
     $pool = pool();
     // while somebody looks both wait
     expect(whole($pool, [$request], ticket(Priority::Settled, 'view', 1)))->toBeInstanceOf(PaintedReply::class);
-    $measured = $pool->begin([0 => $facts], (new Ticket(Priority::Facts, 'facts', 1, 0)));
-    $small = $pool->begin([0 => $request->bands([8])[0]], (new Ticket(Priority::Contribution, 'miniatures', 1, 0)));
+    $measured = $pool->begin([0 => $facts], ticket(Priority::Facts, 'facts', 1));
+    $small = $pool->begin([0 => $request->bands([8])[0]], ticket(Priority::Contribution, 'miniatures', 1));
     expect(array_map(fn (?string $answer): string => $answer[0], all($small)))->toBe(['P'])->and($measured->isOver())->toBeFalse()
         ->and(array_map(fn (?string $answer): string => $answer[0], all($measured)))->toBe(['P']);
 });

@@ -132,6 +132,7 @@ final readonly class Bands implements Grade, StripKind
         }
         $kernel->line('}');
         $this->writeRange($kernel, $colour);
+        InOklab::atLeastNone($kernel, $colour);
         InOklab::encode($kernel, $colour);
         $kernel->line("} else { {$colour[0]} = {$encoded[0]}; {$colour[1]} = {$encoded[1]}; {$colour[2]} = {$encoded[2]}; }");
     }

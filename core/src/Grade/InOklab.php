@@ -19,9 +19,7 @@ final class InOklab
      */
     public static function enter(KernelWriter $kernel, array $colour): void
     {
-        foreach ($colour as $channel) {
-            $kernel->inline([Transfer::class, 'decode'], [$channel], $channel);
-        }
+        self::decode($kernel, $colour);
         self::ofLinear($kernel, $colour);
     }
 
@@ -66,6 +64,7 @@ final class InOklab
     public static function leave(KernelWriter $kernel, array $colour): void
     {
         self::toLinear($kernel, $colour);
+        self::atLeastNone($kernel, $colour);
         self::encode($kernel, $colour);
     }
 
@@ -93,9 +92,16 @@ final class InOklab
     }
 
     /** @param  array{string, string, string}  $colour */
+    public static function decode(KernelWriter $kernel, array $colour): void
+    {
+        foreach ($colour as $channel) {
+            $kernel->inline([Transfer::class, 'decode'], [$channel], $channel);
+        }
+    }
+
+    /** @param  array{string, string, string}  $colour  not below 0 */
     public static function encode(KernelWriter $kernel, array $colour): void
     {
-        self::atLeastNone($kernel, $colour);
         foreach ($colour as $channel) {
             $kernel->inline([Transfer::class, 'encode'], [$channel], $channel);
         }

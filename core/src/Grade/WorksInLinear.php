@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Grade;
 
 use Aumbrel\Core\Kernel\KernelWriter;
-use Aumbrel\Core\Kernel\Transfer;
 
 /** For grades that are worked out in linear light: of an encoded colour, and back. */
 trait WorksInLinear
@@ -20,12 +19,8 @@ trait WorksInLinear
         if ($this->isNone()) {
             return;
         }
-        foreach ($colour as $channel) {
-            $kernel->inline([Transfer::class, 'decode'], [$channel], $channel);
-        }
+        InOklab::decode($kernel, $colour);
         $this->writeLinear($kernel, $colour);
-        foreach ($colour as $channel) {
-            $kernel->inline([Transfer::class, 'encode'], [$channel], $channel);
-        }
+        InOklab::encode($kernel, $colour);
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Emitter;
@@ -60,15 +59,10 @@ final readonly class EmitterBlock implements Plane
     private function finest(Planes $planes): array
     {
         $size = self::FINEST * $this->finest;
-        $window = new Window($this->column * $size, $this->row * $size, $size, $size, 1 / $this->finest);
-        $part = Part::of($window, $this->emitter->extent());
-        if ($part === null) {
-            return [];
-        }
-        $values = $planes->sample(fn (KernelWriter $kernel): string => $this->emitter->write($kernel, $part->window), $part->window);
+        $values = (new EmitterPlane($this->emitter, new Window($this->column * $size, $this->row * $size, $size, $size, 1 / $this->finest)))->worked($planes) ?? [];
         foreach ($values as $value) {
             if ($value > 0.0) {
-                return $part->spread($values);
+                return $values;
             }
         }
 

@@ -31,10 +31,16 @@ final readonly class EmitterPlane implements Plane
         if (! $this->emitter->isExact() && $this->liesOnBlocks()) {
             return (new EmitterLattice($this->emitter, $this->window, $this->window->step()))->fill($planes);
         }
+
+        return $this->worked($planes) ?? array_fill(0, $this->window->columns * $this->window->rows, 0.0);
+    }
+
+    /** @return list<float>|null worked out of the emitter itself; null where it lies outside the window */
+    public function worked(Planes $planes): ?array
+    {
         $part = Part::of($this->window, $this->emitter->extent());
 
-        return $part === null ? array_fill(0, $this->window->columns * $this->window->rows, 0.0)
-            : $part->spread($planes->sample(fn (KernelWriter $kernel): string => $this->emitter->write($kernel, $part->window), $part->window));
+        return $part?->spread($planes->sample(fn (KernelWriter $kernel): string => $this->emitter->write($kernel, $part->window), $part->window));
     }
 
     private function liesOnBlocks(): bool

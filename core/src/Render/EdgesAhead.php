@@ -23,7 +23,7 @@ final readonly class EdgesAhead
     {
     }
 
-    /** @return Generator<int, string> the plate's id, after each block of its picture; one that is known already costs a look */
+    /** @return Generator<int, string> the plate's id, before each block of its picture; one that is known already costs a look */
     public function of(Scene $scene): Generator
     {
         $whole = Window::whole($scene->width, $scene->height);
@@ -32,8 +32,8 @@ final readonly class EdgesAhead
             $outline = $strip->muted ? null : $sites->outline($strip->id);
             if ($outline !== null && $outline->edge->cleans()) {
                 foreach ($this->blocks($outline, (new PictureAtSize($outline->picture, $outline->placement, $whole))->level) as $block) {
-                    $block->find($this->renderer->planes);
                     yield $strip->id;
+                    $block->find($this->renderer->planes);
                 }
             }
         }

@@ -3,7 +3,7 @@ import type { Strip } from '../api/types';
 import { faded, firstSteps, nextOf, seenLevels } from './firstSteps';
 import { isLight } from './strips';
 
-test('what comes next is the first step that was not done, whatever was done before it', () => {
+test('what comes next is the step after the last one that was done', () => {
     expect(nextOf([])?.key).toBe('choose');
     // whoever went on is not sent back; what was left out comes at the end
     expect(nextOf(['choose', 'light'])?.key).toBe('fade');

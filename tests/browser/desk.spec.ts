@@ -215,13 +215,17 @@ test('a region that cannot be shown fails by itself: the others go on, and it ca
 test('one of a few words is chosen by the arrow keys too', async ({ page }) => {
     await newScene(page, pngOf(64, 40, () => [90, 80, 70]));
     const tools = page.getByRole('radiogroup', { name: 'What the pointer does' });
-    // a hand holds a key for a moment, which the focus needs to move on
-    const held = { delay: 80 };
+    // a hand holds a key for a moment, until the focus has moved on: on a busy machine that takes longer than any moment named here
+    const held = async (key: string, to: string) => {
+        await page.keyboard.down(key);
+        await expect(tools.getByRole('radio', { name: to })).toBeFocused();
+        await page.keyboard.up(key);
+    };
     await tools.getByRole('radio', { name: 'Move' }).focus();
-    await page.keyboard.press('ArrowRight', held);
+    await held('ArrowRight', 'Paint');
     await expect(tools.getByRole('radio', { name: 'Paint' })).toBeChecked();
-    await page.keyboard.press('ArrowLeft', held);
-    await page.keyboard.press('ArrowLeft', held);
+    await held('ArrowLeft', 'Move');
+    await held('ArrowLeft', 'Pan');
     await expect(tools.getByRole('radio', { name: 'Pan' })).toBeChecked();
     await expect(page.getByText('Drag the picture. The wheel zooms at the pointer.')).toBeVisible();
 });

@@ -97,6 +97,8 @@ Route::prefix('api')->middleware(ChecksFields::class)->group(function () use ($w
             Route::post('contributions', [PictureController::class, 'contributions']);
             Route::post('colour', ColourController::class);
             Route::post('tones', [ScopeController::class, 'tones']);
+            Route::post('hues', [ScopeController::class, 'hues']);
+            Route::post('colours', [ScopeController::class, 'colours']);
             Route::post('scopes', [ScopeController::class, 'counts']);
             Route::post('values', [ScopeController::class, 'values']);
             Route::post('likeness', [ScopeController::class, 'likeness']);

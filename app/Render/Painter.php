@@ -87,6 +87,15 @@ final class Painter
         if ($request->kind === RenderRequest::TONES) {
             return new PaintedReply(0, 0, 0, [], json_encode($this->renderer->tones($scene, $window, $request->strips[0] ?? '', ($request->strips[1] ?? '') === ToneLimits::ITSELF), JSON_THROW_ON_ERROR));
         }
+        if ($request->kind === RenderRequest::HUES) {
+            $hill = $this->renderer->hues($scene, $window, $request->strips[0] ?? '');
+            $about = isset($request->strips[1]) ? (float) $request->strips[1] : null;
+
+            return new PaintedReply(0, 0, 0, [], json_encode(['counts' => $hill->counts, 'mean' => $hill->mean(), 'stretch' => $about === null ? null : $hill->around($about)], JSON_THROW_ON_ERROR));
+        }
+        if ($request->kind === RenderRequest::COLOURS) {
+            return new PaintedReply(0, 0, 0, [], json_encode($this->renderer->cloud($scene, $window, $request->strips[0] ?? ''), JSON_THROW_ON_ERROR));
+        }
         if ($request->kind === RenderRequest::SCOPES) {
             return new PaintedReply(0, 0, 0, [], json_encode($this->renderer->scopes($scene, $window, $request->strips[0] ?? null), JSON_THROW_ON_ERROR));
         }

@@ -42,6 +42,12 @@ final readonly class RenderRequest
     /** How many pixels of each tone there are below the strip that is named first, or in itself, as the second says; as JSON. */
     public const TONES = 'tones';
 
+    /** How much there is of each hue below the strip that is named first, and the stretch about the hue that comes second; as JSON. */
+    public const HUES = 'hues';
+
+    /** The colours below the strip that is named first; as JSON. */
+    public const COLOURS = 'colours';
+
     /** What scopes draw of the window, of one strip by itself where one is named; as JSON. */
     public const SCOPES = 'scopes';
 

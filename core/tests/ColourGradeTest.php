@@ -3,14 +3,15 @@
 declare(strict_types=1);
 
 use Aumbrel\Core\Blend\BlendMode;
-use Aumbrel\Core\Color\HueBands;
+use Aumbrel\Core\Color\HueHill;
+use Aumbrel\Core\Color\HueStretch;
+use Aumbrel\Core\Color\HueStretches;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Color\Oklab;
 use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Window;
-use Aumbrel\Core\Grade\Bands;
 use Aumbrel\Core\Grade\Ranges;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Ramp\ToneCurve;
@@ -248,21 +249,21 @@ it('bends all channels, then each, then luma', function (float $swing): void {
 
 it('weighs hues so that neighbours come to one, and greys by how coloured they are', function (): void {
     foreach (range(0, 100) as $k) {
-        expect(Bands::share($k / 100) + Bands::share(1 - $k / 100))->toEqualWithDelta(1, 1e-9)->and(Bands::coloured($k / 2000))->toEqualWithDelta(($t = min(1, $k / 40)) * $t * (3 - 2 * $t), 1e-12);
+        expect(HueStretch::falling($k / 100) + HueStretch::falling(1 - $k / 100))->toEqualWithDelta(1, 1e-9)->and(HueHill::coloured($k / 2000))->toEqualWithDelta(($t = min(1, $k / 40)) * $t * (3 - 2 * $t), 1e-12);
     }
 });
 
 it('turns, enriches and lightens families of hues', function (array $bands): void {
-    $all = HueBands::read($bands, 'bands')->bands;
+    $all = array_map(static fn (array $band): array => $band + ['turn' => 0, 'chroma' => 1, 'light' => 0], $bands + array_fill_keys(array_keys(HueStretches::NAMED), []));
     expectGraded(['kind' => 'bands', 'values' => ['bands' => $bands]], static function (float ...$rgb) use ($all): array {
         [$l, $a, $b] = lab(...$rgb);
         $chroma = hypot($a, $b);
         $hue = fmod(rad2deg(atan2($b, $a)) + 360, 360);
         [$turn, $factor, $light] = [0.0, 0.0, 0.0];
-        $there = Bands::coloured($chroma);
-        foreach (array_keys(HueBands::MIDDLES) as $n => $name) {
+        $there = HueHill::coloured($chroma);
+        foreach (array_keys(HueStretches::NAMED) as $n => $name) {
             // each band's weight by itself: to the neighbour on the side where the hue lies
-            $middles = array_values(HueBands::MIDDLES);
+            $middles = array_values(HueStretches::NAMED);
             $away = fmod($hue - $middles[$n] + 540, 360) - 180;
             $gap = $away >= 0 ? fmod($middles[($n + 1) % 8] - $middles[$n] + 360, 360) : fmod($middles[$n] - $middles[($n + 7) % 8] + 360, 360);
             $weight = abs($away) < $gap ? 0.5 + 0.5 * cos(M_PI * abs($away) / $gap) : 0.0;
@@ -298,7 +299,7 @@ it('leaves greys alone, and a colour far from the band', function (): void {
 it('leaves hues to which nothing happens as they were, to the last digit', function (): void {
     $plain = regraded(['kind' => 'bands', 'muted' => true, 'values' => ['bands' => ['blue' => ['chroma' => 0]]]]);
     $shown = regraded(['kind' => 'bands', 'values' => ['bands' => ['blue' => ['chroma' => 0]]]]);
-    $between = static fn (float $hue): bool => $hue > HueBands::MIDDLES['cyan'] && $hue < HueBands::MIDDLES['violet'];
+    $between = static fn (float $hue): bool => $hue > HueStretches::NAMED['cyan'] && $hue < HueStretches::NAMED['violet'];
     foreach (COLOURS as $x => $colour) {
         [, $a, $b] = lab(...array_map(static fn (int $byte): float => $byte / 255, $colour));
         $isTouched = $between(fmod(rad2deg(atan2($b, $a)) + 360, 360)) && hypot($a, $b) > 0.001;
@@ -328,17 +329,77 @@ it('takes the place of what was there at full amount as just below it', function
     }
 })->with([['saturation', ['saturation' => 40]], ['levels', ['inBlack' => 10, 'inWhite' => 80]], ['curve', ['all' => [[0, 0.1], [1, 0.8]]]], ['monochrome', []], ['warmth', ['pull' => 60]], ['balance', ['shifts' => ['mids' => [20, -10, 5]]]]]);
 
-it('knows the nearest family of a hue', function (): void {
-    $nearest = static fn (string $hex): string => HueBands::nearest(Rgb::fromHex($hex)->decoded());
-    expect(array_map($nearest, ['#ff0000', '#ff7700', '#e0d020', '#30b040', '#20b0b0', '#2040ff', '#8030ff', '#ff20d0', '#ff0055']))
-        ->toBe(['red', 'orange', 'yellow', 'green', 'cyan', 'blue', 'violet', 'magenta', 'red']);
+it('acts on any stretch, the way round, and adds up where stretches lie over one another', function (array $stretches): void {
+    expectGraded(['kind' => 'bands', 'values' => ['bands' => $stretches]], static function (float ...$rgb) use ($stretches): array {
+        [$l, $a, $b] = lab(...$rgb);
+        [$there, $hue] = [HueHill::coloured(hypot($a, $b)), rad2deg(atan2($b, $a))];
+        [$turn, $factor, $light] = [0.0, 1.0, 0.0];
+        foreach ($stretches as $stretch) {
+            // trapezium with half waves for sides, tried at every turn of the circle
+            $weight = 0.0;
+            foreach ([-360, 0, 360, 720] as $round) {
+                [$up, $in, $out, $down] = array_map(static fn (float $limit): float => $limit - $round, $stretch['hues']);
+                $weight = max($weight, match (true) {
+                    $hue < $up || $hue > $down => 0.0,
+                    $hue < $in => 0.5 - 0.5 * cos(M_PI * ($hue - $up) / ($in - $up)),
+                    $hue <= $out => 1.0,
+                    default => 0.5 + 0.5 * cos(M_PI * ($hue - $out) / ($down - $out)),
+                });
+            }
+            $turn += $weight * ($stretch['turn'] ?? 0);
+            $factor += $weight * (($stretch['chroma'] ?? 1) - 1);
+            $light += $weight * ($stretch['light'] ?? 0);
+        }
+        [$turn, $factor, $l] = [deg2rad($turn) * $there, 1 + $there * (max(0, $factor) - 1), max(0, $l + 0.25 / 100 * $there * $light)];
+        [$a, $b] = [$factor * ($a * cos($turn) - $b * sin($turn)), $factor * ($a * sin($turn) + $b * cos($turn))];
+
+        return array_map(static fn (float $v): float => max(0, $v), unlab($l, $a, $b));
+    }, 0.004);
+})->with([
+    'over the join' => [[['hues' => [300, 340, 400, 430], 'chroma' => 0.4, 'light' => -20]]],
+    'one in another, taking more than there is' => [[['hues' => [200, 230, 300, 330], 'chroma' => 0.3], ['hues' => [250, 260, 270, 290], 'chroma' => 0.2, 'light' => -10]]],
+    'a step, and all the way round' => [[['hues' => [90, 90, 160, 160], 'chroma' => 0.5], ['hues' => [0, 0, 360, 360], 'chroma' => 0.8]]],
+    'one that does nothing among two that do' => [[['hues' => [10, 20, 60, 80], 'turn' => -8, 'chroma' => 0.7], ['hues' => [15, 20, 30, 40]], ['hues' => [60, 80, 100, 120], 'chroma' => 0.9]]],
+]);
+
+it('reads named hues of earlier scenes as stretches between their neighbours, and writes stretches', function (): void {
+    $read = HueStretches::read(['red' => ['chroma' => 0.8], 'magenta' => ['turn' => 6], 'blue' => []], 'b');
+    expect($read->toArray())->toBe([['hues' => [328.0, 389.0, 389.0, 413.0], 'chroma' => 0.8], ['hues' => [294.0, 328.0, 328.0, 389.0], 'turn' => 6.0]])
+        ->and(HueStretches::read($read->toArray(), 'b')->toArray())->toBe($read->toArray());
+});
+
+it('finds the hill that a hue belongs to', function (): void {
+    // a wide hill of greenish blues about 210 degrees, a narrow one of oranges about 55, greys
+    $colours = [];
+    foreach ([[210, 24, 400], [55, 7, 150]] as [$middle, $half, $many]) {
+        for ($k = 0; $k < $many; $k++) {
+            $hue = deg2rad($middle + $half * sin(1.7 * $k) * abs(sin(0.37 * $k)));
+            $linear = Oklab::toLinear(0.6, 0.06 * cos($hue), 0.06 * sin($hue));
+            $colours[] = array_map(static fn (float $v): int => (int) round(255 * Srgb::encode(max(0, $v))), [$linear->red, $linear->green, $linear->blue]);
+        }
+    }
+    $grey = array_fill(0, 500, [90, 90, 90]);
+    $hill = HueHill::of(implode('', array_map(static fn (array $rgb): string => pack('C4', ...[...$rgb, 255]), [...$colours, ...$grey])));
+    expect(array_sum($hill->counts))->toBeLessThan(16 * 551);
+    foreach ([[205, 210, 24], [220, 210, 24], [52, 55, 7]] as [$picked, $middle, $half]) {
+        [$first, $second, $third, $fourth] = $hill->around($picked);
+        expect($first)->toBeGreaterThan($middle - $half - 26)->and($first)->toBeLessThan($middle - $half / 2)
+            ->and($fourth)->toBeLessThan($middle + $half + 26)->and($fourth)->toBeGreaterThan($middle + $half / 2)
+            ->and($second)->toBeLessThan($picked)->and($third)->toBeGreaterThan($picked)
+            ->and(HueStretches::read([['hues' => [$first, $second, $third, $fourth]]], 'b')->all[0]->weight($picked))->toBe(1.0);
+    }
+    // about the join, and where there is no hill at all, there is a stretch too
+    foreach ([0.0, 3.0, 359.0, 130.0] as $hue) {
+        expect(HueStretches::read([['hues' => $hill->around($hue)]], 'b')->all[0]->weight($hue))->toBe(1.0);
+    }
+    expect(HueHill::of(pack('C4', 255, 0, 0, 255))->mean())->toEqualWithDelta(29.2, 2)->and(HueHill::of(pack('C8', 90, 90, 90, 255, 255, 0, 0, 0))->mean())->toBeNull();
 });
 
 it('says where hues change their order', function (): void {
-    expect(HueBands::read(['red' => ['turn' => 20], 'orange' => ['turn' => 0]], 'b')->crossing())->toContain('Red and orange')
-        ->and(HueBands::read(['red' => ['turn' => 14]], 'b')->crossing())->toBeNull()
+    expect(HueStretches::read(['red' => ['turn' => 20], 'orange' => ['turn' => 0]], 'b')->crossing())->toContain('Red and orange')
+        ->and(HueStretches::read(['red' => ['turn' => 14]], 'b')->crossing())->toBeNull()
         // all the way round: from magenta to red
-        ->and(HueBands::read(['magenta' => ['turn' => 30], 'red' => ['turn' => -10]], 'b')->crossing())->toContain('Magenta and red');
+        ->and(HueStretches::read(['magenta' => ['turn' => 30], 'red' => ['turn' => -10]], 'b')->crossing())->toContain('Magenta and red');
 });
 
 it('darkens as stops of linear light by what its mask lets through', function (float $stops, float $amount, string $mode): void {
@@ -381,7 +442,13 @@ it('says what is wrong, and where', function (string $kind, array $values, strin
     ['balance', ['shifts' => ['darks' => [0, 0]]], 'red, green and blue'],
     ['balance', ['shifts' => ['lights' => [0, INF, 0]]], 'red, green and blue'],
     ['balance', ['shifts' => ['shades' => [0, 0, 0]]], '"darks", "mids", "lights"'],
-    ['bands', ['bands' => ['teal' => []]], 'an object of bands'],
+    ['bands', ['bands' => ['teal' => []]], 'a list of stretches of hues'],
+    ['bands', ['bands' => [['chroma' => 1]]], 'values.bands.0.hues'],
+    ['bands', ['bands' => [['hues' => [10, 20, 15, 40]]]], 'four degrees that go round'],
+    ['bands', ['bands' => [['hues' => [10, 20, 30, 371]]]], 'four degrees that go round'],
+    ['bands', ['bands' => [['hues' => [0, 1, 2, NAN]]]], 'four degrees that go round'],
+    ['bands', ['bands' => [['hues' => [0, 1, 2, 3], 'turn' => 91]]], 'values.bands.0.turn'],
+    ['bands', ['bands' => array_fill(0, 13, ['hues' => [0, 1, 2, 3]])], 'a list of 0 to 12'],
     ['bands', ['bands' => ['red' => ['chroma' => 3]]], 'values.bands.red.chroma'],
     ['saturation', ['saturation' => -5], 'saturation'],
     ['tone ramp', ['ramp' => []], 'a list of 1 to 32 stops'],

@@ -3,8 +3,11 @@
 declare(strict_types=1);
 
 use Aumbrel\Core\Color\Luma;
+use Aumbrel\Core\Color\Oklab;
+use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Render\ColourCloud;
 use Aumbrel\Core\Render\ScopeCounts;
 use Tests\Support\Flat;
 use Tests\Support\Rendering;
@@ -60,6 +63,22 @@ it('shows for each place across the tones that are there, and where colours lie'
     // Oklab of sRGB red is 0.628, 0.225, 0.126 and of blue 0.452, -0.032, -0.312 (Björn Ottosson, 2020; from memory)
     $class = static fn (float $value): int => (int) (($value + 0.32) / 0.64 * 48);
     expect($counts['chroma'][$class(0.126)][$class(0.225)])->toBe(192)->and($counts['chroma'][$class(-0.312)][$class(-0.032)])->toBe(192);
+});
+
+it('knows the mean colour of each class of tone, and a grey where nothing has it', function (): void {
+    $counts = scoped([[200, 100, 60, 255], [196, 102, 60, 255], [0, 0, 0, 255], [250, 250, 250, 0]], 2);
+    // lumas 118.4 and 118.9: one class
+    expect($counts['colours'][(int) (Luma::of(200, 100, 60) / 4)])->toBe('#c6653c')->and($counts['colours'][0])->toBe('#000000')->and($counts['colours'][62])->toBe('#fafafa');
+});
+
+it('tells the colours that a picture is made of, the commonest first', function (): void {
+    $pixels = [...array_fill(0, 30, [200, 40, 40, 255]), ...array_fill(0, 10, [204, 42, 40, 255]), ...array_fill(0, 60, [20, 20, 20, 255]), ...array_fill(0, 9, [0, 255, 0, 0])];
+    $cloud = ColourCloud::of(pack('C*', ...array_merge(...$pixels)));
+    expect(array_column($cloud, 0))->toBe(['#141414', '#c92928'])->and(array_column($cloud, 4))->toBe([0.6, 0.4])
+        ->and($cloud[0][1])->toEqualWithDelta(Oklab::ofLinear(...array_fill(0, 3, Srgb::decode(20 / 255)))[0], 1e-3)
+        ->and($cloud[1][2])->toBeGreaterThan(0.1)->and(ColourCloud::of(''))->toBe([]);
+    $many = ColourCloud::of(implode('', array_map(static fn (int $k): string => pack('C4', $k * 71 % 256, $k * 31 % 251, $k * 57 % 241, 255), range(0, 4000))));
+    expect($many)->toHaveCount(ColourCloud::MOST);
 });
 
 it('reads a place after and before it was lit', function (): void {

@@ -64,36 +64,49 @@ test('a curve: a thread is drawn to another tone, a tone picked on the picture a
     expect((await valuesOf(page, scene, 'curve')).values.all).toEqual([[0, 0], [0.25, 0.2], [0.7, 0.75], [1, 1]]);
 });
 
-test('balance: three dots on one plane; hues picked on the picture, turned and calmed', async ({ page }) => {
+test('balance: a thread of greys among the colours, pulled at darks, mids and lights', async ({ page }) => {
     const scene = await newScene(page, halves);
     await add(page, /^Balance/);
     await written(page, () => page.getByRole('button', { name: 'Reset colours' }).click());
     await settled(page);
+    // the colours that lie below are drawn about it
+    await expect.poll(() => page.getByTestId('shifts').locator('circle').count()).toBeGreaterThan(1);
     const before = await at(page, 80);
     const mids = page.getByRole('slider', { name: 'Mids' });
-    const box = (await page.getByTestId('shifts').boundingBox())!;
-    await mids.focus();
-    await written(page, async () => {
-        await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    const from = (await mids.boundingBox())!;
+    const toward = async (right: number, down: number) => {
+        const peg = (await mids.boundingBox())!;
+        await page.mouse.move(peg.x + peg.width / 2, peg.y + peg.height / 2);
         await page.mouse.down();
-        await page.mouse.move(box.x + 0.85 * box.width, box.y + box.height / 2, { steps: 6 });
+        await page.mouse.move(peg.x + peg.width / 2 + right, peg.y + peg.height / 2 + down, { steps: 6 });
         await page.mouse.up();
-    });
+    };
+    // reds lie to the right, toward the viewer
+    await written(page, () => toward(26, 0));
     await settled(page);
-    expect(((await valuesOf(page, scene, 'balance')).values.shifts as { mids: number[] }).mids[0]).toBeGreaterThan(30);
+    const shift = async () => ((await valuesOf(page, scene, 'balance')).values.shifts as { mids: number[] }).mids;
+    expect((await shift())[0]).toBeGreaterThan(25);
     expect((await at(page, 80))[0]).toBeGreaterThan(before[0] + 8);
-    await expect(mids).toHaveAttribute('aria-valuetext', /toward red/);
-    const far = ((await valuesOf(page, scene, 'balance')).values.shifts as { mids: number[] }).mids[0]!;
+    expect((await mids.boundingBox())!.x).toBeGreaterThan(from.x + 20);
+    await expect(mids).toHaveAttribute('aria-valuetext', /toward (red|orange)/);
+    const far = (await shift())[0]!;
     await mids.focus();
     await written(page, () => mids.press('Shift+ArrowLeft'));
-    expect(((await valuesOf(page, scene, 'balance')).values.shifts as { mids: number[] }).mids[0]).toBeLessThan(far);
+    expect((await shift())[0]).toBeLessThan(far);
+});
 
-    await add(page, /^Hue bands/);
+test('single hues: picked on the picture, drawn on the hill, turned and calmed', async ({ page }) => {
+    const scene = await newScene(page, halves);
+    await add(page, /^Single hues/);
+    const stretches = async () => (await valuesOf(page, scene, 'bands')).values.bands as { hues: number[]; turn?: number; chroma?: number }[];
+    await written(page, () => page.getByRole('button', { name: /^Delete the stretch/ }).click());
+    expect(await stretches()).toEqual([]);
     await page.getByRole('button', { name: 'Pick a hue' }).click();
     const [x, y] = await onScreen(page, [240, 100]);
-    const view = (await page.locator('[data-view]').boundingBox())!;
-    await page.mouse.click(view.x + x, view.y + y);
-    await expect(page.getByRole('radio', { name: /^blue/ })).toHaveAttribute('aria-checked', 'true');
+    await written(page, () => page.mouse.click(x, y));
+    expect((await stretches())[0]!.hues[1]).toBeLessThan(264);
+    expect((await stretches())[0]!.hues[2]).toBeGreaterThan(250);
+    await settled(page);
     const [orange, blue] = [await at(page, 80), await at(page, 240)];
     await written(page, async () => {
         await page.getByLabel('Richness').first().fill('0');
@@ -101,9 +114,45 @@ test('balance: three dots on one plane; hues picked on the picture, turned and c
     });
     await settled(page);
     const [r, , b] = await at(page, 240);
-    expect(b - r).toBeLessThan(0.6 * (blue[2] - blue[0]));
+    expect(b - r).toBeLessThan(0.3 * (blue[2] - blue[0]));
     // the orange stays
     expect(Math.abs((await at(page, 80))[0] - orange[0])).toBeLessThan(4);
+
+    // a second stretch, by a press on the hill of the oranges
+    const hill = (await page.getByTestId('hues').boundingBox())!;
+    const xOf = (hue: number) => hill.x + ((hue + 18) / 396) * hill.width;
+    await written(page, () => page.mouse.click(xOf(55), hill.y + hill.height / 2));
+    expect(await stretches()).toHaveLength(2);
+    await expect(page.getByRole('radio', { name: 'orange' })).toHaveAttribute('aria-checked', 'true');
+    await written(page, async () => {
+        await page.getByLabel('Turned by').first().fill('-25');
+        await page.getByLabel('Turned by').first().press('Enter');
+    });
+    await settled(page);
+    expect((await at(page, 80))[1]).toBeLessThan(orange[1] - 10);
+    // it is dragged by its middle, and by a slope's keys
+    const before = (await stretches())[1]!.hues;
+    await written(page, async () => {
+        const middle = xOf((before[1]! + before[2]!) / 2);
+        await page.mouse.move(middle, hill.y + hill.height / 2);
+        await page.mouse.down();
+        await page.mouse.move(middle + 30, hill.y + hill.height / 2, { steps: 4 });
+        await page.mouse.up();
+    });
+    const moved = (await stretches())[1]!.hues;
+    expect(moved[3]! - moved[0]!).toBeCloseTo(before[3]! - before[0]!, 0);
+    expect(moved[0]).toBeGreaterThan(before[0]! + 20);
+    await page.getByRole('slider', { name: 'Last end, none' }).focus();
+    await written(page, () => page.keyboard.press('Shift+ArrowRight'));
+    expect((await stretches())[1]!.hues[3]).toBeCloseTo(moved[3]! + 10, 0);
+    // and a stretch is drawn where there is none
+    await written(page, async () => {
+        await page.mouse.move(xOf(150), hill.y + 20);
+        await page.mouse.down();
+        await page.mouse.move(xOf(190), hill.y + 20, { steps: 4 });
+        await page.mouse.up();
+    });
+    expect(Math.abs((await stretches())[2]!.hues[1]! - 150)).toBeLessThan(4);
 });
 
 test('smoke hangs in a light, is drawn out by its handles, and the scope tells what is there', async ({ page }) => {

@@ -143,7 +143,8 @@ test('a brush has tips, a steadied hand, straight strokes and both sides of a li
         await act();
         await page.keyboard.press('Escape');
     };
-    // size and hardness by one drag of the right button
+    // size, and nothing else, by a drag of the right button; hardness by keys
+    const hardness = Number(await page.getByLabel('Hardness').inputValue());
     const size = Number(await page.getByLabel('Size').inputValue());
     const [x, y] = await onScreen(page, [80, 100]);
     await page.mouse.move(x, y);
@@ -151,7 +152,12 @@ test('a brush has tips, a steadied hand, straight strokes and both sides of a li
     await page.mouse.move(x + 60, y - 80, { steps: 5 });
     await page.mouse.up({ button: 'right' });
     expect(Number(await page.getByLabel('Size').inputValue())).toBeGreaterThan(size * 1.3);
-    expect(Number(await page.getByLabel('Hardness').inputValue())).toBe(40);
+    expect(Number(await page.getByLabel('Hardness').inputValue())).toBe(hardness);
+    await page.keyboard.press('Escape');
+    for (let times = 0; times < 4; times++) {
+        await page.keyboard.press('+');
+    }
+    expect(Number(await page.getByLabel('Hardness').inputValue())).toBe(hardness + 40);
 
     await more(async () => {
         await page.getByLabel('Tip', { exact: true }).selectOption('chalk');

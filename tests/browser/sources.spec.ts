@@ -139,7 +139,7 @@ test('a spot is drawn from where it stands to where it aims, by touch too, and h
     const page = await context.newPage();
     const scene = await staged(page);
     await page.getByRole('button', { name: 'Add a strip' }).tap();
-    await page.getByRole('button', { name: /^Spot onto/ }).tap();
+    await page.getByRole('button', { name: /^Pool/ }).tap();
     await written(page, () => stroke(page, [[60, 150], [120, 160]]));
     let strips = (await state(page, scene)).strips;
     expect(strips[2]).toMatchObject({ kind: 'spot-onto', values: { target: [120, 160] } });
@@ -147,8 +147,8 @@ test('a spot is drawn from where it stands to where it aims, by touch too, and h
     await expect(page.getByLabel('Onto', { exact: true })).toHaveValue('floor');
     // its rings lie on the floor: wider than high
     const wide = async (name: string) => (await page.locator(`[data-handle="${name}"]`).boundingBox())!.x;
-    expect(await wide('10 % ring')).toBeGreaterThan(await wide('50 % ring'));
-    await written(page, () => dragHandle(page, '50 % ring', 30, 0));
+    expect(await wide('10 % line')).toBeGreaterThan(await wide('50 % line'));
+    await written(page, () => dragHandle(page, '50 % line', 30, 0));
     expect((await state(page, scene)).strips[2]!.values.beam as number).toBeGreaterThan(strips[2]!.values.beam as number);
 
     // keyboard only: a lamp by Enter in the middle, then a spot that hangs on it

@@ -108,7 +108,7 @@ test('a strip is kept off a plate, further away and softly', async ({ page }) =>
     await page.getByLabel('Away', { exact: true }).fill('15');
     await written(page, () => page.keyboard.press('Enter'));
     expect(await at(120)).toBeLessThan(80);
-    await page.getByLabel('Feather', { exact: true }).fill('8');
+    await page.getByLabel('Softness', { exact: true }).fill('8');
     await written(page, () => page.keyboard.press('Enter'));
     const half = await at(115);
     expect(half).toBeGreaterThan(110);
@@ -133,11 +133,11 @@ test('a falloff is softened later, hides less, is turned over whole, and taken b
     await settled(page);
     expect(await at(5, 5)).toBe(60);
     // by keys: it hides half at most
-    await page.getByLabel('Density', { exact: true }).fill('50');
+    await page.getByLabel('Hides at most', { exact: true }).fill('50');
     await written(page, () => page.keyboard.press('Enter'));
     expect((await masks(1))[0]!.lets).toEqual([50, 100]);
     expect(Math.abs((await at(5, 5)) - (60 + 255) / 2)).toBeLessThan(3);
-    await page.getByLabel('Feather', { exact: true }).fill('4 px');
+    await page.getByLabel('Softness', { exact: true }).fill('4 px');
     await written(page, () => page.keyboard.press('Enter'));
     expect((await masks(1))[0]!.feather).toBe(4);
     // what it leaves

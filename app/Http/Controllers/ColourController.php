@@ -9,7 +9,6 @@ use App\Models\Scene;
 use App\Render\Patches;
 use App\Render\PlateStudies;
 use App\Render\Study;
-use Aumbrel\Core\Color\HueBands;
 use Aumbrel\Core\Color\Rgb;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Point;
@@ -36,6 +35,6 @@ final class ColourController
 
         $swatch ??= throw new SceneError('at', 'there is no colour: it is too dark, or nothing is there');
 
-        return new JsonResponse(['swatch' => $swatch, 'band' => HueBands::nearest(Rgb::fromHex($swatch)->decoded())]);
+        return new JsonResponse(['swatch' => $swatch]);
     }
 }

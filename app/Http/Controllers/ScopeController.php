@@ -48,6 +48,22 @@ final class ScopeController
         return new JsonResponse(['counts' => $this->counted($request, $scene, RenderRequest::TONES, [(string) $request->string('strip'), (string) $request->string('of')], Priority::Contribution)]);
     }
 
+    /** How much there is of each hue below a strip in what is looked at, their mean, and the stretch that a hue belongs to. */
+    #[Takes([...self::LOOKED, 'strip' => 'required|string|max:40', 'about' => 'sometimes|numeric|between:0,360'])]
+    public function hues(Request $request, Scene $scene): JsonResponse
+    {
+        $strips = [(string) $request->string('strip'), ...($request->has('about') ? [(string) $request->float('about')] : [])];
+
+        return new JsonResponse(['found' => $this->counted($request, $scene, RenderRequest::HUES, $strips, Priority::Contribution)]);
+    }
+
+    /** The colours below a strip in what is looked at, with how much of the picture each is. */
+    #[Takes([...self::LOOKED, 'strip' => 'required|string|max:40'])]
+    public function colours(Request $request, Scene $scene): JsonResponse
+    {
+        return new JsonResponse(['found' => $this->counted($request, $scene, RenderRequest::COLOURS, [(string) $request->string('strip')], Priority::Contribution)]);
+    }
+
     /** How far what a strip brings to other colours is from them, before and after it. */
     #[Takes(['strip' => 'required|string|max:40', 'view' => 'required|string|max:64', 'number' => 'required|integer|min:0'])]
     public function likeness(Request $request, Scene $scene): JsonResponse

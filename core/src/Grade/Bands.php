@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Aumbrel\Core\Grade;
 
-use Aumbrel\Core\Color\HueBands;
+use Aumbrel\Core\Color\HueHill;
+use Aumbrel\Core\Color\HueStretch;
+use Aumbrel\Core\Color\HueStretches;
 use Aumbrel\Core\Color\Oklab;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Kernel\KernelWriter;
@@ -13,18 +15,15 @@ use Aumbrel\Core\Kind\Surroundings;
 use Aumbrel\Core\Value\BandsValue;
 use Aumbrel\Core\Value\Values;
 
-/** Single families of hues calmed, turned, enriched, lighter or darker, in Oklab; what cannot be shown loses chroma until it can. */
+/** Single hues calmed, turned, enriched, lighter or darker, in Oklab; what cannot be shown loses chroma until it can. */
 final readonly class Bands implements Grade, StripKind
 {
     use RecoloursItself;
 
-    /** Below this chroma hues count less and less: greys have none. */
-    private const GREY = 0.02;
-
     /** What a shift of lightness by 100 adds. */
     private const LIGHTER = 0.25;
 
-    private function __construct(private HueBands $bands)
+    private function __construct(private HueStretches $stretches)
     {
     }
 
@@ -35,48 +34,33 @@ final readonly class Bands implements Grade, StripKind
 
     public static function label(): string
     {
-        return 'Hue bands';
+        return 'Single hues';
     }
 
     public static function hint(): string
     {
-        return 'One family of hues calmed, turned or enriched';
+        return 'Some hues calmed, turned or enriched, the others left alone';
     }
 
     public static function parameters(): array
     {
-        return [BandsValue::named('bands', 'Hues', 'tone')->says('What becomes of each family of hues; picked on the picture or here')];
+        return [BandsValue::named('bands', 'Hues', 'tone')->says('Stretches of hues, over the hues that there are, and what becomes of each')];
     }
 
     public static function from(Values $values): self
     {
-        return new self($values->object('bands', HueBands::class));
+        return new self($values->object('bands', HueStretches::class));
     }
 
     /** Calmer blues: what moonlit plates have too much of (common practice, no source). */
     public static function placed(Point $centre, float $span, ?string $plate = null): array
     {
-        return ['bands' => ['blue' => ['chroma' => 0.7]]];
+        return ['bands' => [['hues' => [195, 264, 264, 294], 'chroma' => 0.7]]];
     }
 
     public function problem(Surroundings $around): ?string
     {
-        return $this->bands->crossing();
-    }
-
-    /** The weight of the earlier of two bands, by how far a hue lies from it to the later one, 0..1. */
-    public static function share(float $way): float
-    {
-        return 0.5 + 0.5 * cos(3.141592653589793 * $way);
-    }
-
-    /** How much a colour has of a hue at all, by its chroma. */
-    public static function coloured(float $chroma): float
-    {
-        $t = $chroma / self::GREY;
-        $t = $t > 1.0 ? 1.0 : $t;
-
-        return $t * $t * (3.0 - 2.0 * $t);
+        return $this->stretches->crossing();
     }
 
     /** The largest share of a colour's chroma that the screen can show, where all of it cannot be shown. */
@@ -106,7 +90,8 @@ final readonly class Bands implements Grade, StripKind
 
     public function write(KernelWriter $kernel, array $colour): void
     {
-        if ($this->bands->isNone()) {
+        $active = $this->stretches->active();
+        if ($active === []) {
             return;
         }
         $encoded = array_map($kernel->variable(...), ['red', 'green', 'blue']);
@@ -117,13 +102,13 @@ final readonly class Bands implements Grade, StripKind
         [$lightness, $a, $b] = $colour;
         [$chroma, $there, $share, $turn, $factor, $light, $hue] = array_map($kernel->variable(...), ['chroma', 'there', 'share', 'turn', 'factor', 'light', 'hue']);
         $kernel->line("{$there} = 0.0; {$chroma} = sqrt({$a} * {$a} + {$b} * {$b}); if ({$chroma} > 1e-5) {");
-        $this->writeWeights($kernel, $colour, $hue, $share, $turn, $factor, $light, "{$there} = {$chroma};");
+        $this->writeWeights($kernel, $active, $colour, $hue, $share, $turn, $factor, $light, "{$there} = {$chroma};");
         // hues to which nothing happens stay to the last digit, and cost half
         $kernel->line("} if ({$there} > 0.0 || {$encoded[0]} > 1.0 || {$encoded[1]} > 1.0 || {$encoded[2]} > 1.0) { if ({$there} > 0.0) {");
-        $kernel->inline([self::class, 'coloured'], [$chroma], $there);
+        $kernel->inline([HueHill::class, 'coloured'], [$chroma], $there);
         $kernel->line("{$factor} = 1.0 + {$there} * ({$factor} - 1.0);");
         $kernel->line("{$lightness} += {$kernel->number(self::LIGHTER / 100)} * {$there} * {$light}; if ({$lightness} < 0.0) { {$lightness} = 0.0; }");
-        if ($this->bands->turns()) {
+        if ($this->stretches->turns()) {
             [$cos, $sin, $before] = array_map($kernel->variable(...), ['cos', 'sin', 'before']);
             $kernel->line("{$turn} *= {$there}; {$cos} = {$factor} * cos({$turn}); {$sin} = {$factor} * sin({$turn}); {$before} = {$a};");
             $kernel->line("{$a} = {$cos} * {$a} - {$sin} * {$b}; {$b} = {$sin} * {$before} + {$cos} * {$b};");
@@ -139,39 +124,39 @@ final readonly class Bands implements Grade, StripKind
 
     public function mayExceed(): bool
     {
-        return ! $this->bands->isNone();
+        return $this->stretches->active() !== [];
     }
 
     /**
-     * Turn, factor and lightness of the hue, between the two bands that it lies between.
+     * Turn, factor and lightness of the hue: one branch for each part of the circle between two limits.
      *
+     * @param  non-empty-list<HueStretch>  $active
      * @param  array{string, string, string}  $colour
-     * @param  string  $does  what is done as well where either of the two does something
+     * @param  string  $does  what is done as well where anything happens
      */
-    private function writeWeights(KernelWriter $kernel, array $colour, string $hue, string $share, string $turn, string $factor, string $light, string $does): void
+    private function writeWeights(KernelWriter $kernel, array $active, array $colour, string $hue, string $share, string $turn, string $factor, string $light, string $does): void
     {
-        $stretches = $this->bands->stretches();
-        $kernel->line("{$hue} = atan2({$colour[2]}, {$colour[1]}); if ({$hue} < {$kernel->number(deg2rad($stretches[0]['from']))}) { {$hue} += 6.283185307179586; }");
-        foreach ($stretches as $at => ['from' => $from, 'to' => $to, 'before' => $before, 'after' => $after]) {
+        $arcs = HueArc::of($active);
+        $kernel->line("{$hue} = atan2({$colour[2]}, {$colour[1]}); if ({$hue} < {$kernel->number(deg2rad($arcs[0]->from))}) { {$hue} += 6.283185307179586; }");
+        $kernel->line("if ({$hue} < {$kernel->number(deg2rad($arcs[0]->from))}) { {$hue} += 6.283185307179586; }");
+        foreach ($arcs as $at => $arc) {
             $opening = $at === 0 ? 'if' : 'elseif';
-            $kernel->line($at === count($stretches) - 1 ? 'else {' : "{$opening} ({$hue} < {$kernel->number(deg2rad($to))}) {");
-            if (HueBands::isNothing($before) && HueBands::isNothing($after)) {
+            $kernel->line($at === count($arcs) - 1 ? 'else {' : "{$opening} ({$hue} < {$kernel->number(deg2rad($arc->to))}) {");
+            if ($arc->isNothing()) {
                 $kernel->line('}');
 
                 continue;
             }
             $kernel->line($does);
-            if ($before === $after) {
-                $kernel->line("{$turn} = {$kernel->number(deg2rad($after['turn']))}; {$factor} = {$kernel->number($after['chroma'])}; {$light} = {$kernel->number($after['light'])}; }");
-
-                continue;
+            [$turned, $enriched, $lit] = $arc->held;
+            $kernel->line("{$turn} = {$kernel->number(deg2rad($turned))}; {$factor} = {$kernel->number(1.0 + $enriched)}; {$light} = {$kernel->number($lit)};");
+            foreach ($arc->shoulders as ['from' => $from, 'to' => $to, 'parts' => [$turned, $enriched, $lit]]) {
+                $kernel->line("{$share} = ({$hue} - {$kernel->number(deg2rad($from))}) * {$kernel->number(1 / deg2rad($to - $from))};");
+                $kernel->line("{$share} = {$kernel->expression([HueStretch::class, 'falling'], [$share])};");
+                $kernel->line("{$turn} += {$share} * {$kernel->number(deg2rad($turned))}; {$factor} += {$share} * {$kernel->number($enriched)}; {$light} += {$share} * {$kernel->number($lit)};");
             }
-            $kernel->line("{$share} = ({$hue} - {$kernel->number(deg2rad($from))}) * {$kernel->number(1 / deg2rad($to - $from))};");
-            $kernel->line("{$share} = {$kernel->expression([self::class, 'share'], [$share])};");
-            foreach ([[$turn, deg2rad($before['turn']), deg2rad($after['turn'])], [$factor, $before['chroma'], $after['chroma']], [$light, $before['light'], $after['light']]] as [$into, $own, $next]) {
-                $kernel->line("{$into} = {$kernel->number($next)} + {$share} * {$kernel->number($own - $next)};");
-            }
-            $kernel->line('}');
+            // stretches that lie over one another may take more than there is
+            $kernel->line("if ({$factor} < 0.0) { {$factor} = 0.0; } }");
         }
     }
 

@@ -95,7 +95,7 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
 
     public static function label(): string
     {
-        return 'Spot onto';
+        return 'Pool';
     }
 
     public static function hint(): string

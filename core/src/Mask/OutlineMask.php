@@ -53,7 +53,7 @@ final readonly class OutlineMask implements Bounded, PlateMask, Traced
     {
         return [
             PathValue::named('path', 'Outline', 'falloff'),
-            NumberValue::named('feather', 'Feather', 'falloff', Unit::Pixels, 0, 500, 0, 0.5),
+            NumberValue::named('feather', 'Softness', 'falloff', Unit::Pixels, 0, 500, 0, 0.5),
             NumberValue::named('grow', 'Grow or shrink', 'falloff', Unit::Pixels, -500, 500, 0, 0.5),
         ];
     }

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Body\NormalPass;
 use Aumbrel\Core\Body\OwnLight;
+use Aumbrel\Core\Color\HueHill;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Fault\SceneError;
@@ -152,6 +153,34 @@ final class Renderer
      */
     public function tones(Scene $scene, Window $window, string $id, bool $ofItself): array
     {
+        return Tones::counted($this->under($scene, $window, $id, $ofItself));
+    }
+
+    /**
+     * The hues below a strip.
+     *
+     * @throws SceneError when there is no such strip
+     */
+    public function hues(Scene $scene, Window $window, string $id): HueHill
+    {
+        return HueHill::of($this->under($scene, $window, $id, false));
+    }
+
+    /**
+     * The colours below a strip.
+     *
+     * @return list<array{string, float, float, float, float}> as {@see ColourCloud}
+     *
+     * @throws SceneError when there is no such strip
+     */
+    public function cloud(Scene $scene, Window $window, string $id): array
+    {
+        return ColourCloud::of($this->under($scene, $window, $id, false));
+    }
+
+    /** The pixels of what lies below a strip, or of itself, 8 bits. */
+    private function under(Scene $scene, Window $window, string $id, bool $ofItself): string
+    {
         $lit = $this->lit($scene);
         [$below, $strip] = $lit->under($id);
         $strips = match (true) {
@@ -162,7 +191,7 @@ final class Renderer
         };
         [, $bytes] = $this->run($this->planner($lit, $window)->picture($strips, 8), $window, self::FORMATS[8]);
 
-        return Tones::counted($bytes['out']);
+        return $bytes['out'];
     }
 
     /**

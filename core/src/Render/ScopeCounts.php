@@ -23,13 +23,14 @@ final class ScopeCounts
 
     /**
      * @param  string  $bytes  red, green, blue, alpha
-     * @return array{luma: list<int>, red: list<int>, green: list<int>, blue: list<int>, wave: list<list<int>>, chroma: list<list<int>>, clipped: float, black: float, brightest: array{float, float, float}|null}
-     *   how many pixels have each class of tone; for each place across how many have each tone; for each row of Oklab's b, from blue
+     * @return array{luma: list<int>, colours: list<string>, red: list<int>, green: list<int>, blue: list<int>, wave: list<list<int>>, chroma: list<list<int>>, clipped: float, black: float, brightest: array{float, float, float}|null}
+     *   how many pixels have each class of tone, and the mean colour of those that do; for each place across how many have each tone; for each row of Oklab's b, from blue
      *   to yellow, how many have each a, from green to red; shares of what clips and of what is black; place (0..1) and luma of the brightest spot
      */
     public static function of(string $bytes, int $columns, int $rows): array
     {
         $histograms = array_fill(0, 4, array_fill(0, self::TONES, 0));
+        $sums = array_fill(0, self::TONES, [0, 0, 0]);
         $wave = array_fill(0, self::ACROSS, array_fill(0, self::TONES, 0));
         $chroma = array_fill(0, self::CHROMA, array_fill(0, self::CHROMA, 0));
         $linear = Srgb::bytesDecoded();
@@ -52,7 +53,9 @@ final class ScopeCounts
             foreach ([$luma, $r, $g, $b] as $which => $value) {
                 $histograms[$which][(int) ($value * self::TONES / 256)]++;
             }
-            $wave[intdiv($at % $columns * self::ACROSS, $columns)][(int) ($luma * self::TONES / 256)]++;
+            $tone = (int) ($luma * self::TONES / 256);
+            $sums[$tone] = [$sums[$tone][0] + $r, $sums[$tone][1] + $g, $sums[$tone][2] + $b];
+            $wave[intdiv($at % $columns * self::ACROSS, $columns)][$tone]++;
             [, $a, $yellow] = Oklab::ofLinear($linear[$r], $linear[$g], $linear[$b]);
             $chroma[self::class($yellow)][self::class($a)]++;
         }
@@ -61,9 +64,26 @@ final class ScopeCounts
          * @var list<list<int>> $wave
          * @var list<list<int>> $chroma */
         return [
-            'luma' => $histograms[0], 'red' => $histograms[1], 'green' => $histograms[2], 'blue' => $histograms[3], 'wave' => $wave, 'chroma' => $chroma,
+            'luma' => $histograms[0], 'colours' => self::means($sums, $histograms[0]), 'red' => $histograms[1], 'green' => $histograms[2], 'blue' => $histograms[3], 'wave' => $wave, 'chroma' => $chroma,
             'clipped' => $all === 0 ? 0.0 : $clipped / $all, 'black' => $all === 0 ? 0.0 : $black / $all, 'brightest' => $all === 0 ? null : self::brightest($lumas, $columns, $rows),
         ];
+    }
+
+    /**
+     * @param  array<int, array{int, int, int}>  $sums
+     * @param  list<int>  $counts
+     * @return list<string> a grey of the tone where nothing has it
+     */
+    private static function means(array $sums, array $counts): array
+    {
+        $means = [];
+        foreach ($counts as $tone => $count) {
+            $grey = (int) (($tone + 0.5) * 256 / self::TONES);
+            $mean = $count === 0 ? [$grey, $grey, $grey] : array_map(static fn (int $sum): int => (int) round($sum / $count), $sums[$tone] ?? [0, 0, 0]);
+            $means[] = sprintf('#%02x%02x%02x', ...$mean);
+        }
+
+        return $means;
     }
 
     private static function class(float $value): int

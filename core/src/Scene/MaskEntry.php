@@ -73,7 +73,7 @@ final readonly class MaskEntry implements CutMask
             throw new SceneError("{$field}.uses", 'only a mask of a falloff is used on several strips');
         }
         if ($on !== Ground::Scene && ($feather > 0 || $grow !== 0.0 || $lets !== self::ALL)) {
-            throw new SceneError($field, 'only a mask of a falloff has a feather and a density; a cut-out is softened at its edge');
+            throw new SceneError($field, 'only a mask of a falloff has a softness and a least and most; a cut-out is softened at its edge');
         }
 
         return new self(

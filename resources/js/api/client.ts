@@ -1,4 +1,4 @@
-import type { Changes, ColourStop, Export, ExportOrder, KeptRamp, KeptTip, Noticed, Outlines, OwnLight, PlaceValues, Point, Reading, Rig, Scene, SceneCard, ScopeCounts, StageLines, Stop, Token, ToneStop, Values } from './types';
+import type { Changes, CloudColour, ColourStop, Export, ExportOrder, HueHill, KeptRamp, KeptTip, Noticed, Outlines, OwnLight, PlaceValues, Point, Reading, Rig, Scene, SceneCard, ScopeCounts, StageLines, Stop, Token, ToneStop, Values } from './types';
 
 /** Something that the server would not do, in its words. */
 export class Refused extends Error {
@@ -239,9 +239,13 @@ export const api = {
         return proposals && found ? { proposals, pictures: found } : null;
     },
     /** A colour to light with: of a patch, a plate's mean, or that of the whole scene. */
-    colour: (id: string, of: { at?: Point; width?: number; plate?: string }) => json<{ swatch: string; band: string }>('POST', `scenes/${id}/colour`, of),
+    colour: (id: string, of: { at?: Point; width?: number; plate?: string }) => json<{ swatch: string }>('POST', `scenes/${id}/colour`, of),
     /** How many pixels of each tone there are below a strip, or in itself, in what is looked at; null when a newer question came before the answer. */
     tones: (id: string, of: { strip: string; of: string; view: string; number: number; window: number[] }) => json<{ counts: number[] | null }>('POST', `scenes/${id}/tones`, of).then((reply) => reply.counts),
+    /** The hues below a strip in a window, and the stretch about one of them. */
+    hues: (id: string, of: { strip: string; view: string; number: number; window: number[]; about?: number }) => json<{ found: HueHill | null }>('POST', `scenes/${id}/hues`, of).then((reply) => reply.found),
+    /** The colours below a strip in a window. */
+    colours: (id: string, of: { strip: string; view: string; number: number; window: number[] }) => json<{ found: CloudColour[] | null }>('POST', `scenes/${id}/colours`, of).then((reply) => reply.found),
     /** What scopes draw of what is looked at, or of a strip by itself; null when a newer question came before the answer. */
     scopes: (id: string, of: { strip: string | null; view: string; number: number; window: number[] }) => json<{ found: ScopeCounts | null }>('POST', `scenes/${id}/scopes`, of).then((reply) => reply.found),
     /** How far what a strip brings to other colours is from them, before and after it; null where that cannot be told. */

@@ -61,10 +61,10 @@ export type Cut = { from: Point; to: Point; softness: number };
 /** Where a shadow was taken hold of, and how far that was dragged; shares of the plate. */
 export type Bend = { at: Point; by: Point };
 
-export type Value = number | string | boolean | null | Point | Colour | Stop[] | ToneStop[] | ColourStop[] | Shell[] | Point[] | Node[] | Stroke[] | Cut[] | Bend[] | string[] | FoundBearing | Floor | Wall[] | Shifts | Bands;
+export type Value = number | string | boolean | null | Point | Colour | Stop[] | ToneStop[] | ColourStop[] | Shell[] | Point[] | Node[] | Stroke[] | Cut[] | Bend[] | string[] | FoundBearing | Floor | Wall[] | Shifts | HueStretch[];
 
 /** What scopes draw: counts by class of tone, by place across and tone, by Oklab's b and a; shares; place 0..1 and luma of the brightest spot. */
-export type ScopeCounts = { luma: number[]; red: number[]; green: number[]; blue: number[]; wave: number[][]; chroma: number[][]; clipped: number; black: number; brightest: [number, number, number] | null };
+export type ScopeCounts = { luma: number[]; /** of each class of luma: the mean colour of what has it */ colours: string[]; red: number[]; green: number[]; blue: number[]; wave: number[][]; chroma: number[][]; clipped: number; black: number; brightest: [number, number, number] | null };
 
 /** The colour of a place and its luma, encoded 0..1, as it is seen and as it was before anything was lit. */
 export type PlaceValues = Record<'after' | 'before', [number, number, number, number] | null>;
@@ -76,7 +76,12 @@ export type Shift = [number, number, number];
 export type Shifts = { darks: Shift; mids: Shift; lights: Shift };
 
 /** Families of hues, by name: degrees, times, -100..100; what is left out stays as it is. */
-export type Bands = Record<string, { turn?: number; chroma?: number; light?: number }>;
+/** Hues from none to all, and from all to none, going round, degrees; and what becomes of them. */
+export type HueStretch = { hues: [number, number, number, number]; turn?: number; chroma?: number; light?: number };
+/** How much there is of each hue, the mean of them, and the stretch about the one that was asked for. */
+export type HueHill = { counts: number[]; mean: number | null; stretch: HueStretch['hues'] | null };
+/** A colour of the picture: lightness and both axes of Oklab, and how much of the picture it is. */
+export type CloudColour = [colour: string, lightness: number, a: number, b: number, share: number];
 
 export type Values = Record<string, Value>;
 
@@ -292,7 +297,7 @@ export type Parameter = {
     default: Value;
     optional: boolean;
     choices: string[];
-    /** of families of hues: where each has its middle, degrees */
+    /** of hues: where those that have a name lie, degrees */
     middles?: number[];
     /** of surfaces: the floor is none of them */
     wallsOnly?: boolean;

@@ -215,7 +215,7 @@ function Off({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures:
                         <NumberField label="Away" value={off.grow} unit="px" least={-2000} most={2000} step={1} rest={0} hand={hand('grow')} />
                     </Told>
                     <Told says="How softly it comes back beside them">
-                        <NumberField label="Feather" value={off.feather} unit="px" least={0} most={1000} step={1} rest={0} hand={hand('feather')} />
+                        <NumberField label="Softness" value={off.feather} unit="px" least={0} most={1000} step={1} rest={0} hand={hand('feather')} />
                     </Told>
                 </>
             )}

@@ -37,20 +37,20 @@ export function MaskSoftness({ strip, mask, holdsRest, gestures }: { strip: Stri
                 </Told>
             )}
             {!own.includes('feather') && (
-                <Told says="Softens it, however it came about">
-                    <NumberField label="Feather" value={mask.feather ?? 0} unit="px" least={0} most={1000} step={0.5} rest={0} hand={hand((feather) => ({ feather }), 'Feather of the mask')} />
+                <Told says="How softly it ends, to both sides, however it came about">
+                    <NumberField label="Softness" value={mask.feather ?? 0} unit="px" least={0} most={1000} step={0.5} rest={0} hand={hand((feather) => ({ feather }), 'Softness of the mask')} />
                 </Told>
             )}
-            <Told says={holdsRest ? 'How much it hides at most' : mask.join === 'add' ? 'How much it adds at most' : 'How much it takes away at most'}>
+            <Told says={holdsRest ? 'Less than all: something of the strip is left even where the mask hides it' : 'Less than all: the mask counts only so much, even where it is full'}>
                 <NumberField
-                    label="Density"
+                    label={holdsRest ? 'Hides at most' : mask.join === 'add' ? 'Adds at most' : 'Takes at most'}
                     value={holdsRest ? 100 - lets[0] : lets[1]}
                     unit="%"
                     least={holdsRest ? 100 - lets[1] : lets[0]}
                     most={100}
                     step={1}
                     rest={100}
-                    hand={hand((density) => ({ lets: holdsRest ? [100 - density, lets[1]] : [lets[0], density] }), 'Density of the mask')}
+                    hand={hand((most) => ({ lets: holdsRest ? [100 - most, lets[1]] : [lets[0], most] }), 'How much the mask counts')}
                 />
             </Told>
             {(holdsRest ? lets[1] < 100 : lets[0] > 0) && (
@@ -63,7 +63,7 @@ export function MaskSoftness({ strip, mask, holdsRest, gestures }: { strip: Stri
                         most={holdsRest ? 100 - lets[0] : lets[1]}
                         step={1}
                         rest={0}
-                        hand={hand((always) => ({ lets: holdsRest ? [lets[0], 100 - always] : [always, lets[1]] }), 'Density of the mask')}
+                        hand={hand((always) => ({ lets: holdsRest ? [lets[0], 100 - always] : [always, lets[1]] }), 'How much the mask counts')}
                     />
                 </Told>
             )}

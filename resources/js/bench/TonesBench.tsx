@@ -7,7 +7,7 @@ import { Section } from '../controls/Section';
 import type { Gestures } from '../session/gestures';
 import { useWork, work } from '../session/store';
 import { fromLimits, limitsOf, moved, OPEN, passes, type Limits } from '../session/tones';
-import { useToneCounts } from '../session/toneCounts';
+import { useToneCounts } from '../session/counted';
 import { hillOf } from '../ui/hill';
 import { follow } from '../ui/pointer';
 import { thingHand } from './hands';

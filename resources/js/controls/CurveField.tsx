@@ -2,7 +2,7 @@ import { RotateCcw } from 'lucide-react';
 import { useId, useRef } from 'react';
 import type { Point } from '../api/types';
 import { curveAt, isStraight, withPoint, withPointAt } from '../session/curves';
-import { useToneCounts } from '../session/toneCounts';
+import { useToneCounts } from '../session/counted';
 import { useWork, work } from '../session/store';
 import { follow } from '../ui/pointer';
 import { hillOf } from '../ui/hill';

@@ -1,37 +1,43 @@
 import { RotateCcw } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { Point, Shift, Shifts } from '../api/types';
+import { useColourCloud } from '../session/counted';
 import { inWords, placeOf, shiftAt } from '../session/shifts';
 import { follow } from '../ui/pointer';
 import { through, type Hand, type ValueProps } from './hand';
 import { NumberField } from './NumberField';
+import { away, FOOT, HIGH, planeAt, seen, toward, WIDE } from './tilted';
 
 const RANGES = [
-    { key: 'darks', words: 'Darks', fill: '#161616' },
+    { key: 'darks', words: 'Darks', fill: '#1c1c1c' },
     { key: 'mids', words: 'Mids', fill: '#7b7b7b' },
-    { key: 'lights', words: 'Lights', fill: '#f4f4f4' },
+    { key: 'lights', words: 'Lights', fill: '#f0f0f0' },
 ] as const;
 
 type Range = (typeof RANGES)[number]['key'];
 
-/** Half the width of the plane, and of what a dot can be taken by. */
-const [HALF, GRIP] = [62, 14];
+/** What a peg can be taken by, px. */
+const GRIP = 15;
 
 const NONE: Shifts = { darks: [0, 0, 0], mids: [0, 0, 0], lights: [0, 0, 0] };
 
-/** Three dots on a plane of colours: toward which one darks, mids and lights are drawn, and how far. */
-export function ShiftsField({ parameter, value, hand }: ValueProps) {
+/**
+ * The greys from dark to light as a thread among the colours that there are, seen aslant: at darks, mids and lights a peg pulls it
+ * toward a colour, on a plane of its own.
+ */
+export function ShiftsField({ parameter, value, hand, scene, strip }: ValueProps) {
     const box = useRef<SVGSVGElement>(null);
-    const [last, setLast] = useState<Range>('lights');
+    const [last, setLast] = useState<Range>('mids');
+    const [held, setHeld] = useState(false);
+    const cloud = useColourCloud(scene, strip.id);
     const shifts: Shifts = { ...NONE, ...(value as Shifts) };
     const set = hand as Hand<Shifts>;
     const part = (range: Range) => through<Shifts, Shift>(set, (shift) => ({ ...shifts, [range]: shift }));
+    const pegs = RANGES.map(({ key }) => toward(FOOT[key], placeOf(shifts[key])));
     const place = (event: { clientX: number; clientY: number }): Point => {
         const bounds = box.current?.getBoundingClientRect();
-        return [((event.clientX - (bounds?.left ?? 0)) / (bounds?.width ?? 1)) * 2 * HALF - HALF, HALF - ((event.clientY - (bounds?.top ?? 0)) / (bounds?.height ?? 1)) * 2 * HALF];
+        return [((event.clientX - (bounds?.left ?? 0)) / (bounds?.width ?? 1)) * WIDE, ((event.clientY - (bounds?.top ?? 0)) / (bounds?.height ?? 1)) * HIGH];
     };
-    const reach = HALF - 6;
-    const dots = RANGES.map(({ key }) => placeOf(shifts[key]).map((share) => share * reach) as Point);
 
     function onPointerDown(event: React.PointerEvent<SVGSVGElement>) {
         if (event.button !== 0) {
@@ -39,23 +45,30 @@ export function ShiftsField({ parameter, value, hand }: ValueProps) {
         }
         event.preventDefault();
         const [x, y] = place(event);
-        // of dots that lie on one another the one that was held last
-        const near = RANGES.map(({ key }, at) => ({ key, at, away: Math.hypot(dots[at]![0] - x, dots[at]![1] - y) - (key === last ? 1 : 0) })).sort((a, b) => a.away - b.away)[0];
-        if (!near || near.away > GRIP) {
+        // of pegs that stand close together the one that was held last
+        const near = RANGES.map(({ key }, at) => ({ key, at, far: Math.hypot(pegs[at]![0] - x, pegs[at]![1] - y) - (key === last ? 1 : 0) })).sort((a, b) => a.far - b.far)[0];
+        if (!near || near.far > GRIP) {
             return;
         }
         setLast(near.key);
-        const from = dots[near.at]!;
+        setHeld(true);
+        const from = pegs[near.at]!;
         const own = part(near.key);
         let hasMoved = false;
+        const ended = (end: () => void) => () => {
+            setHeld(false);
+            if (hasMoved) {
+                end();
+            }
+        };
         follow(event.currentTarget, event.pointerId, {
             move: (pointer) => {
                 hasMoved = true;
                 const [u, v] = place(pointer);
-                own.live(shiftAt([(from[0] + u - x) / reach, (from[1] + v - y) / reach], shifts[near.key]), pointer.timeStamp);
+                own.live(shiftAt(away(FOOT[near.key], [from[0] + u - x, from[1] + v - y]), shifts[near.key]), pointer.timeStamp);
             },
-            end: () => hasMoved && own.commit(),
-            cancel: () => hasMoved && own.drop(),
+            end: ended(own.commit),
+            cancel: ended(own.drop),
         });
     }
 
@@ -73,51 +86,54 @@ export function ShiftsField({ parameter, value, hand }: ValueProps) {
     const isNone = RANGES.every(({ key }) => shifts[key].every((part) => part === 0));
     return (
         <div className="flex flex-col gap-1">
-            <div className="flex items-start gap-3">
-                <svg ref={box} viewBox={`${-HALF} ${-HALF} ${2 * HALF} ${2 * HALF}`} className="h-[124px] w-[124px] shrink-0 touch-none" data-testid="shifts" onPointerDown={onPointerDown}>
-                    <title>Drag a dot toward the colour that its tones are drawn to</title>
-                    <foreignObject x={-HALF} y={-HALF} width={2 * HALF} height={2 * HALF} pointerEvents="none">
-                        <div className="h-full w-full rounded-full" style={{ background: 'radial-gradient(closest-side, #6e6e6e 0%, #6e6e6ecc 30%, #6e6e6e00 100%), conic-gradient(from 90deg, #b0504f, #a4529f, #5b5fb4, #4c8f95, #4f9156, #a3984c, #b0504f)' }} />
-                    </foreignObject>
-                    <line x1={-4} x2={4} y1={0} y2={0} stroke="#ddd" strokeOpacity={0.6} />
-                    <line x1={0} x2={0} y1={-4} y2={4} stroke="#ddd" strokeOpacity={0.6} />
-                    {RANGES.map(({ key, words, fill }, at) => (
-                        <circle
-                            key={key}
-                            cx={dots[at]![0]}
-                            cy={-dots[at]![1]}
-                            r={key === last ? 7 : 6}
-                            fill={fill}
-                            stroke={key === 'lights' ? '#222' : '#eee'}
-                            strokeWidth={1.5}
-                            tabIndex={0}
-                            className="cursor-grab outline-none focus-visible:stroke-[3px]"
-                            role="slider"
-                            aria-label={words}
-                            aria-valuemin={0}
-                            aria-valuemax={100}
-                            aria-valuenow={Math.min(100, Math.round(100 * Math.hypot(...placeOf(shifts[key])) ** 2))}
-                            aria-valuetext={inWords(shifts[key])}
-                            onFocus={() => setLast(key)}
-                            onKeyDown={(event) => onKeyDown(event, key)}
-                        />
-                    ))}
-                </svg>
-                <div className="flex min-w-0 flex-1 flex-col gap-1 pt-1 text-[12px]">
-                    {RANGES.map(({ key, words, fill }) => (
-                        <div key={key} className="flex items-start gap-1.5">
-                            <span aria-hidden className="mt-1 h-2.5 w-2.5 shrink-0 rounded-full border border-quiet" style={{ background: fill }} />
-                            <span>
-                                {words} <span className="block text-quiet">{inWords(shifts[key])}</span>
-                            </span>
-                        </div>
-                    ))}
-                    {!isNone && (
-                        <button aria-label={`Reset ${parameter.label.toLowerCase()}`} title="All as they are" className="self-start rounded-sm p-1.5 text-quiet hover:text-ink" onClick={() => set.set(NONE)}>
-                            <RotateCcw size={12} />
-                        </button>
-                    )}
-                </div>
+            <svg ref={box} viewBox={`0 0 ${WIDE} ${HIGH}`} className="w-full touch-none rounded-sm bg-well" data-testid="shifts" onPointerDown={onPointerDown}>
+                <title>Greys from dark to light among the colours of the picture: drag a peg toward the colour that its tones are drawn to</title>
+                {cloud?.map(([colour, l, a, b, share], at) => {
+                    const [x, y] = seen(l, a, b);
+                    return <circle key={at} cx={x} cy={y} r={1 + 9 * Math.sqrt(share)} fill={colour} fillOpacity={0.6} pointerEvents="none" />;
+                })}
+                {held && <polygon points={planeAt(FOOT[last]).map((corner) => corner.join(',')).join(' ')} fill="#fff" fillOpacity={0.05} stroke="#ddd" strokeOpacity={0.5} pointerEvents="none" />}
+                <line x1={seen(0.02, 0, 0)[0]} x2={seen(0.98, 0, 0)[0]} y1={seen(0, 0, 0)[1]} y2={seen(1, 0, 0)[1]} stroke="#cfcfcf" strokeOpacity={0.35} strokeDasharray="2 3" pointerEvents="none" />
+                <Thread pegs={pegs} />
+                {RANGES.map(({ key, words, fill }, at) => {
+                    const [x, y] = pegs[at]!;
+                    const [u, v] = FOOT[key];
+                    return (
+                        <g key={key}>
+                            <line x1={u} y1={v} x2={x} y2={y} stroke="#f2a950" strokeWidth={1.5} pointerEvents="none" />
+                            <rect
+                                x={x - 4}
+                                y={y - 8}
+                                width={8}
+                                height={16}
+                                rx={2}
+                                fill={fill}
+                                stroke={key === last ? '#f2a950' : '#e6e6e6'}
+                                strokeWidth={1.5}
+                                tabIndex={0}
+                                className="cursor-grab outline-none focus-visible:stroke-[3px]"
+                                role="slider"
+                                aria-label={words}
+                                aria-valuemin={0}
+                                aria-valuemax={100}
+                                aria-valuenow={Math.min(100, Math.round(100 * Math.hypot(...placeOf(shifts[key])) ** 2))}
+                                aria-valuetext={inWords(shifts[key])}
+                                onFocus={() => setLast(key)}
+                                onKeyDown={(event) => onKeyDown(event, key)}
+                            />
+                        </g>
+                    );
+                })}
+            </svg>
+            <div className="flex items-start gap-2 text-[12px]">
+                {RANGES.map(({ key, words }) => (
+                    <span key={key} className="min-w-0 flex-1">
+                        {words} <span className="block text-quiet">{inWords(shifts[key])}</span>
+                    </span>
+                ))}
+                <button aria-label={`Reset ${parameter.label.toLowerCase()}`} title="All as they are" disabled={isNone} className="rounded-sm p-1.5 text-quiet hover:text-ink disabled:invisible" onClick={() => set.set(NONE)}>
+                    <RotateCcw size={12} />
+                </button>
             </div>
             <details>
                 <summary className="cursor-default list-none text-[12px] text-quiet hover:text-ink">{RANGES.find(({ key }) => key === last)?.words} in numbers</summary>
@@ -137,5 +153,28 @@ export function ShiftsField({ parameter, value, hand }: ValueProps) {
                 ))}
             </details>
         </div>
+    );
+}
+
+/** Where the greys go: through the three pegs; white goes along with the lights, black stays. */
+function Thread({ pegs }: { pegs: Point[] }) {
+    const [white, [u, v], [x, y]] = [seen(0.98, 0, 0), FOOT.lights, pegs[2]!];
+    const points: Point[] = [seen(0.02, 0, 0), ...pegs, [white[0] + x - u, white[1] + y - v]];
+    const path = points.slice(1).reduce((text, [x, y], at) => {
+        const [u, v] = points[at]!;
+        const bend = (x - u) / 2;
+        return `${text} C${(u + bend).toFixed(1)} ${v.toFixed(1)} ${(x - bend).toFixed(1)} ${y.toFixed(1)} ${x.toFixed(1)} ${y.toFixed(1)}`;
+    }, `M${points[0]![0]} ${points[0]![1]}`);
+    return (
+        <>
+            <defs>
+                <linearGradient id="greys" gradientUnits="userSpaceOnUse" x1={points[0]![0]} x2={points[4]![0]}>
+                    <stop offset={0} stopColor="#000" />
+                    <stop offset={1} stopColor="#fff" />
+                </linearGradient>
+            </defs>
+            <path d={path} fill="none" stroke="#8a8a8a" strokeWidth={5} pointerEvents="none" />
+            <path d={path} fill="none" stroke="url(#greys)" strokeWidth={3} pointerEvents="none" />
+        </>
     );
 }

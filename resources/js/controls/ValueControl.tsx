@@ -1,5 +1,5 @@
 import { createElement, type FunctionComponent } from 'react';
-import { BandsField } from './BandsField';
+import { HuesField } from './HuesField';
 import { BearingField } from './BearingField';
 import { BendsField } from './BendsField';
 import { ChoiceControl } from './ChoiceField';
@@ -41,7 +41,7 @@ const ofTypes: Record<string, FunctionComponent<ValueProps>> = {
     shells: ShellsField,
     curve: CurveField,
     shifts: ShiftsField,
-    bands: BandsField,
+    bands: HuesField,
     picture: PictureField,
     plate: PlateChoice,
     strip: StripChoice,

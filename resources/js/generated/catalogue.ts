@@ -941,7 +941,7 @@ export const stripKinds: StripKind[] = [
     },
     {
         "key": "spot-onto",
-        "label": "Spot onto",
+        "label": "Pool",
         "hint": "A pool of light on the floor or on a wall",
         "family": "light",
         "course": "Light",
@@ -6248,8 +6248,8 @@ export const stripKinds: StripKind[] = [
     },
     {
         "key": "bands",
-        "label": "Hue bands",
-        "hint": "One family of hues calmed, turned or enriched",
+        "label": "Single hues",
+        "hint": "Some hues calmed, turned or enriched, the others left alone",
         "family": "grade",
         "course": "Match",
         "fadesInStops": false,
@@ -6268,7 +6268,7 @@ export const stripKinds: StripKind[] = [
                 "section": "tone",
                 "unit": "",
                 "least": 0,
-                "most": 0,
+                "most": 12,
                 "step": 1,
                 "choices": [
                     "red",
@@ -6290,11 +6290,11 @@ export const stripKinds: StripKind[] = [
                     294,
                     328
                 ],
-                "default": {},
+                "default": [],
                 "optional": false,
                 "shownWhen": {},
                 "whenEmpty": "",
-                "says": "What becomes of each family of hues; picked on the picture or here"
+                "says": "Stretches of hues, over the hues that there are, and what becomes of each"
             }
         ]
     },
@@ -7201,7 +7201,7 @@ export const maskKinds: MaskKind[] = [
             },
             {
                 "name": "feather",
-                "label": "Feather",
+                "label": "Softness",
                 "type": "number",
                 "section": "falloff",
                 "unit": "px",

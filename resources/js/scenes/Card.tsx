@@ -31,15 +31,26 @@ function takesCards(onDropped: (carried: string) => void, setOver: (over: boolea
     };
 }
 
+/** The first of them as it is, and so many in all: the others as slats beside it. */
+const SLATS = 7;
+
 /** Scenes that lie together. */
 export function FolderCard({ name, scenes, onOpen, onLay }: { name: string; scenes: SceneCard[]; onOpen: () => void; onLay: (scene: string) => void }) {
     const [over, setOver] = useState(false);
     return (
         <article {...takesCards(onLay, setOver)}>
             <button aria-label={`Open the folder ${name}`} className={`block w-full rounded-md text-left ${over ? 'outline-2 outline-warm' : ''}`} onClick={onOpen}>
-                <span className="grid aspect-[8/5] grid-cols-2 grid-rows-2 gap-1 overflow-hidden rounded-md bg-panel p-2">
-                    {scenes.slice(0, 4).map((scene) => (
-                        <img key={scene.id} src={small(scene)} alt="" className="h-full w-full rounded-sm object-cover" loading="lazy" draggable={false} />
+                <span className="flex aspect-[8/5] items-stretch gap-[3px] overflow-hidden">
+                    {scenes.slice(0, SLATS).map((scene, at) => (
+                        <img
+                            key={scene.id}
+                            src={small(scene)}
+                            alt=""
+                            className={`min-w-0 rounded-[3px] object-cover ${at === 0 ? 'flex-[6]' : 'flex-1'}`}
+                            style={at === 0 ? undefined : { marginBlock: `${2 * at}px`, filter: `brightness(${1 - 0.1 * at})` }}
+                            loading="lazy"
+                            draggable={false}
+                        />
                     ))}
                 </span>
                 <span className="mt-2 flex items-center gap-1.5 font-medium">

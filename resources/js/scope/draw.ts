@@ -1,4 +1,5 @@
 import type { ScopeCounts } from '../api/types';
+import { hillOf } from '../ui/hill';
 
 /** Channels as they are drawn: muted, so that none shouts. */
 const CHANNELS = [
@@ -22,26 +23,27 @@ const REACH = 0.32;
 
 type Draw = (context: CanvasRenderingContext2D, counts: ScopeCounts, width: number, height: number) => void;
 
-/** Hills of the three channels, and over them the outline of luma. */
+/** The height of a channel's row under the hill, and what lies between two of them. */
+const [ROW, BETWEEN] = [5, 2];
+
+/** The hill of tones, each in the mean colour that it has in the picture; under it a row for each channel, brighter where there is more. */
 export const tones: Draw = (context, counts, width, height) => {
-    const most = Math.max(1, ...[counts.luma, counts.red, counts.green, counts.blue].flatMap((values) => values.slice(1, -1)));
-    const hill = (values: number[]) => {
-        context.beginPath();
-        context.moveTo(0, height);
-        values.forEach((count, at) => context.lineTo((at / (values.length - 1)) * width, height - Math.min(1, Math.sqrt(count / most)) * (height - 6)));
-        context.lineTo(width, height);
-        context.closePath();
-    };
-    context.globalCompositeOperation = 'lighter';
-    for (const [channel, colour] of CHANNELS) {
-        hill(counts[channel]);
-        context.fillStyle = `rgb(${colour} / 0.5)`;
-        context.fill();
-    }
-    context.globalCompositeOperation = 'source-over';
-    hill(counts.luma);
-    context.strokeStyle = '#e6e6e6';
-    context.stroke();
+    const foot = height - CHANNELS.length * (ROW + BETWEEN);
+    const lit = context.createLinearGradient(0, 0, width, 0);
+    counts.colours.forEach((colour, at) => lit.addColorStop(at / (counts.colours.length - 1), colour));
+    const hill = new Path2D(hillOf(counts.luma, width, foot, foot - 6));
+    context.fillStyle = lit;
+    context.fill(hill);
+    context.strokeStyle = 'rgb(230 230 230 / 0.55)';
+    context.stroke(hill);
+    CHANNELS.forEach(([channel, colour], row) => {
+        const values = counts[channel];
+        const most = Math.max(1, ...values.slice(1, -1));
+        values.forEach((count, at) => {
+            context.fillStyle = `rgb(${colour} / ${count === 0 ? 0.06 : 0.15 + 0.85 * Math.min(1, Math.sqrt(count / most))})`;
+            context.fillRect((at / values.length) * width, foot + BETWEEN + row * (ROW + BETWEEN), width / values.length + 0.3, ROW);
+        });
+    });
 };
 
 /** For each place across the picture the tones that are there: bright at the top. */

@@ -56,7 +56,7 @@ export function BrushMore({ isLamp, isOnScene, isSymmetric }: { /** the strip's 
                             onPress={() => work.brush({ size: Math.max(2, Math.round(SPECK * useWork.getState().span)), hardness: 100, opacity: 100, flow: 100, tip: 'brush', grid: '', dapples: 0, alike: 0, steady: 0, pressure: 'nothing', simulated: false })}
                         />
                     </div>
-                    <p className="text-[12px] text-quiet">With Shift a stroke is straight. Dragged with the right button across: its size, up and down: its hardness.</p>
+                    <p className="text-[12px] text-quiet">With Shift a stroke is straight. Dragged with the right button the brush grows to the right and shrinks to the left.</p>
                 </Popover.Content>
             </Popover.Portal>
         </Popover.Root>

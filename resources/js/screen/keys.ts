@@ -14,7 +14,7 @@ import { course, useWork, work } from '../session/store';
 export const keyList: [string, string][] = [
     ['1 – 6', 'Step of the course'],
     ['E, P, O, I', 'Move, paint, outline, pick'],
-    ['- and =', 'Brush smaller, larger; with shift harder, softer'],
+    ['- and =', 'Brush smaller, larger; with shift softer, harder'],
     ['R', 'Let in or hold back; alt swaps for one stroke'],
     ['Enter, Backspace, Escape while outlining', 'Close, take a point back, give up'],
     ['Space, dragging over the view', 'Pan'],
@@ -58,11 +58,11 @@ const SIZE_STEP = 1.2;
 
 const ZOOM_STEP = 1.5;
 
-/** Smaller and larger; the same keys with shift make the brush harder and softer. */
+/** Smaller and larger; the same keys with shift make the brush softer and harder. */
 function size(key: string): void {
     const { brush } = useWork.getState();
     if (key === '_' || key === '+') {
-        work.brush({ hardness: Math.min(100, Math.max(0, brush.hardness + (key === '_' ? 10 : -10))) });
+        work.brush({ hardness: Math.min(100, Math.max(0, brush.hardness + (key === '+' ? 10 : -10))) });
     } else {
         work.brush({ size: Math.round(Math.min(4000, Math.max(1, brush.size * (key === '=' ? SIZE_STEP : 1 / SIZE_STEP)))) });
     }

@@ -15,7 +15,7 @@ export const choosing = {
             placing: null,
             picking: null,
             justPlaced: strip === justPlaced ? justPlaced : null,
-            ...(strip === chosen ? { also, tint, fitting, sphere, drawing } : { also: [], tint: null, fitting: false, sphere: null, drawing: null, marking: null, consequence: null, paints: null, pivoting: false, modesOpen: false }),
+            ...(strip === chosen ? { also, tint, fitting, sphere, drawing } : { also: [], tint: null, fitting: false, sphere: null, drawing: null, marking: null, consequence: null, paints: null, pivoting: false, modesOpen: false, stretch: 0 }),
         })),
     /** Adds a strip to the chosen ones, or takes it out of them. */
     toggleAlso: (strip: string) => set(({ also }) => ({ also: also.includes(strip) ? also.filter((other) => other !== strip) : [...also, strip] })),
@@ -25,8 +25,8 @@ export const choosing = {
     /** A scope is opened, changed, or put away. */
     scope: (scope: Scoped) => set({ scope }),
     scopeOf: (scopeOfStrip: boolean) => set({ scopeOfStrip }),
-    /** The family of hues that was picked. */
-    chooseBand: (band: string | null) => set({ band }),
+    /** The stretch of hues that is worked on. */
+    chooseStretch: (stretch: number) => set({ stretch }),
     /** The next press on the picture places something new; null gives it up. */
     place: (placing: Placing) => set(placing === null ? { placing } : { placing, tool: 'move', drawing: null, sphere: null, marking: null }),
     /** Marks something of the stage on the picture, or gives it up. */

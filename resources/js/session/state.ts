@@ -15,8 +15,8 @@ export type PickSettings = { tolerance: number; reach: 'touching' | 'everywhere'
 /** As it is, as greys, where it clips; or only what the chosen strip adds, in colour or in greys. */
 export type Seeing = 'colours' | 'values' | 'clipping' | 'alone' | 'alone in greys' | 'passing' | 'form';
 
-/** What is picked on the picture: the colour of a light, the tone that a strip acts on, a tone of a curve, or a family of hues. */
-export type Picking = { thing: string; parameter: string } | { tones: string } | { curve: string; parameter: string } | { bands: string } | null;
+/** What is picked on the picture: the colour of a light, the tone that a strip acts on, a tone of a curve, or the hues of a stretch. */
+export type Picking = { thing: string; parameter: string } | { tones: string } | { curve: string; parameter: string } | { hues: string; parameter: string } | null;
 
 /** What a scope draws; null while there is none. */
 export type Scoped = 'tones' | 'waveform' | 'chroma' | null;
@@ -61,8 +61,8 @@ export type Work = Arrangement & {
     marking: Marking;
     /** The value of a light whose colour the next press on the picture picks. */
     picking: Picking;
-    /** The family of hues that was picked last. */
-    band: string | null;
+    /** Which stretch of hues is worked on. */
+    stretch: number;
     /** The source whose consequence is being looked through. */
     consequence: string | null;
     /** The plate that a lit sphere is being turned over. */
@@ -154,7 +154,7 @@ export const fresh: Work = {
     placing: null,
     marking: null,
     picking: null,
-    band: null,
+    stretch: 0,
     consequence: null,
     sphere: null,
     fitting: false,

@@ -1,11 +1,12 @@
 import type { Cut, Point, StripChange, Values } from '../../api/types';
 import { allowed } from '../../session/ranges';
 import { numberOf, pointOf } from '../../session/strips';
+import { toView, type Lens } from '../../session/camera';
 import { startDrag } from './drag';
 import { Grip, Line, Tag, turnOf } from './parts';
 import type { StripHandleProps } from './types';
 
-/** The lamp over its foot, the target, the two rings as they lie on the surface, and the edges that cut it. */
+/** The lamp over its foot, the target, the lines along which half and a tenth of the light fall and where these meet the surface, and the edges that cut it. */
 export function SpotOntoHandles({ strip, outlines, lens, gestures }: StripHandleProps) {
     const { values } = strip;
     const [foot, lamp] = outlines.stand ?? [];
@@ -14,22 +15,26 @@ export function SpotOntoHandles({ strip, outlines, lens, gestures }: StripHandle
     const field = numberOf(values, 'field');
     const cuts = (values.cuts ?? []) as Cut[];
     const drag = (label: string, change: (at: Point, from: Point) => Values) => (event: React.PointerEvent<Element>) => startDrag(event, lens, strip.id, gestures, label, (at, from): StripChange => ({ values: change(at, from) }));
-    const ring = { beam: sideOf(outlines.beam), field: sideOf(outlines.field) };
+    const ring = { beam: sidesOf(outlines.beam), field: sidesOf(outlines.field) };
+    // from the lamp down to where it meets the surface on both sides, as a spot's lines fan out
+    const falling = ([left, right]: [Point, Point]): Point[] => [left, lamp ?? target, right];
     // a ring grows with its angle as one sees it: its distance from the target says by how much
     const opened = (angle: number, at: Point, from: Point) => (2 * Math.atan(Math.tan((angle * Math.PI) / 360) * (distance(at, target) / Math.max(1, distance(from, target)))) * 180) / Math.PI;
     const within = (name: string, value: number, others: Values = values) => allowed(strip.kind, name, value, others);
 
     return (
         <>
-            <Line lens={lens} points={outlines.field ?? []} dashed />
-            <Line lens={lens} points={outlines.beam ?? []} />
+            {ring.field && <Line lens={lens} points={falling(ring.field)} dashed />}
+            {ring.beam && <Line lens={lens} points={falling(ring.beam)} />}
+            <Ticks lens={lens} ring={outlines.field ?? []} about={target} long={5} />
+            <Ticks lens={lens} ring={outlines.beam ?? []} about={target} long={9} />
             {foot && lamp && <Line lens={lens} points={[foot, lamp, target]} dashed colour="#f2a950" />}
-            {ring.field && <Grip lens={lens} at={ring.field} label="10 % ring" shape="diamond" onGrab={drag('Field angle', (at, from) => ({ field: within('field', opened(field, at, from)) }))} />}
+            {ring.field && <Grip lens={lens} at={ring.field[1]} label="10 % line" shape="diamond" onGrab={drag('Field angle', (at, from) => ({ field: within('field', opened(field, at, from)) }))} />}
             {ring.beam && (
                 <Grip
                     lens={lens}
-                    at={ring.beam}
-                    label="50 % ring"
+                    at={ring.beam[1]}
+                    label="50 % line"
                     shape="diamond"
                     onGrab={drag('Beam angle', (at, from) => {
                         const next = within('beam', opened(beam, at, from));
@@ -37,8 +42,8 @@ export function SpotOntoHandles({ strip, outlines, lens, gestures }: StripHandle
                     })}
                 />
             )}
-            {ring.beam && <Tag lens={lens} at={ring.beam} text="50 %" />}
-            {ring.field && <Tag lens={lens} at={ring.field} text="10 %" />}
+            {ring.beam && <Tag lens={lens} at={ring.beam[1]} text="50 %" />}
+            {ring.field && <Tag lens={lens} at={ring.field[1]} text="10 %" />}
             {cuts.map((cut, index) => (
                 <g key={index}>
                     <Line lens={lens} points={[cut.from, cut.to]} />
@@ -78,9 +83,36 @@ export function SpotOntoHandles({ strip, outlines, lens, gestures }: StripHandle
     );
 }
 
-/** The place of a ring furthest to the right, where it is grabbed. */
-function sideOf(ring: Point[] | undefined): Point | undefined {
-    return ring?.reduce<Point | undefined>((furthest, point) => (furthest === undefined || point[0] > furthest[0] ? point : furthest), undefined);
+/** The places of a ring furthest to the left and to the right, where it is grabbed. */
+function sidesOf(ring: Point[] | undefined): [Point, Point] | null {
+    const first = ring?.[0];
+    return first === undefined ? null : ring!.reduce<[Point, Point]>(([left, right], point) => [point[0] < left[0] ? point : left, point[0] > right[0] ? point : right], [first, first]);
+}
+
+/** Ticks stand so far apart, CSS pixels. */
+const APART = 16;
+
+/** Where a ring lies on the surface: short ticks that point away from its middle. */
+function Ticks({ lens, ring, about, long }: { lens: Lens; ring: Point[]; about: Point; long: number }) {
+    const [u, v] = toView(lens, about);
+    const points = ring.map((point) => toView(lens, point));
+    const ticks: string[] = [];
+    let since = APART;
+    points.forEach(([x, y], at) => {
+        const [left, top] = points[at - 1] ?? [x, y];
+        since += Math.hypot(x - left, y - top);
+        const far = Math.hypot(x - u, y - v);
+        if (since >= APART && far > 1) {
+            since = 0;
+            ticks.push(`M${x.toFixed(1)} ${y.toFixed(1)} l${(((x - u) / far) * long).toFixed(1)} ${(((y - v) / far) * long).toFixed(1)}`);
+        }
+    });
+    return (
+        <g fill="none" pointerEvents="none">
+            <path d={ticks.join(' ')} stroke="#161616" strokeOpacity={0.55} strokeWidth={3} />
+            <path d={ticks.join(' ')} stroke="#f4f4f4" strokeWidth={1.25} />
+        </g>
+    );
 }
 
 function distance(a: Point, b: Point): number {

@@ -68,24 +68,24 @@ export function PaintLayer({ scene, strip, isPair, flips, lens, view, gestures }
         };
     }, []);
 
-    /** Across: larger or smaller; up and down: harder or softer. */
-    function shape(event: React.PointerEvent<HTMLCanvasElement>) {
+    /** To the right: larger; to the left: smaller. */
+    function resize(event: React.PointerEvent<HTMLCanvasElement>) {
         event.preventDefault();
-        const [x, y] = [event.clientX, event.clientY];
-        const { size, hardness } = brush;
+        const x = event.clientX;
+        const { size } = brush;
         followQuietly(event, {
             move: (pointer) => {
                 const larger = Math.exp((pointer.clientX - x) / DOUBLED);
-                work.brush({ size: Math.round(clamp(size * larger, 1, 4000)), hardness: Math.round(clamp(hardness + (y - pointer.clientY) / 2, 0, 100)) });
+                work.brush({ size: Math.round(clamp(size * larger, 1, 4000)) });
             },
-            cancel: () => work.brush({ size, hardness }),
+            cancel: () => work.brush({ size }),
             end: () => undefined,
         });
     }
 
     function onPointerDown(event: React.PointerEvent<HTMLCanvasElement>) {
         if (event.button === 2) {
-            shape(event);
+            resize(event);
             return;
         }
         if (event.button !== 0) {
@@ -195,7 +195,7 @@ export function PaintLayer({ scene, strip, isPair, flips, lens, view, gestures }
                 className="absolute inset-0 h-full w-full cursor-none"
                 onPointerDown={onPointerDown}
                 onPointerMove={(event) => {
-                    // while it is given its shape the brush stays where it is
+                    // while it is made larger or smaller the brush stays where it is
                     if (event.buttons === 2) {
                         return;
                     }

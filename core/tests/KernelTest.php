@@ -6,6 +6,7 @@ use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\Inliner;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\NotInlined;
 use Aumbrel\Core\Kernel\Power;
 use Aumbrel\Core\Kernel\Transfer;
 use Tests\Support\Folder;
@@ -42,6 +43,98 @@ it('copies a formula with names of its own', function (): void {
     $a = 0.5;
     eval($text);
     expect($b)->toEqualWithDelta(Transfer::decode(0.5), 1e-15);
+});
+
+/** Formulas that would be something else once they stand in a kernel. */
+final class Odd
+{
+    public const HALF = 0.5;
+
+    public static function early(float $v): float
+    {
+        if ($v < 0.0) {
+            return 0.0;
+        }
+
+        return $v;
+    }
+
+    public static function calls(float $v): float
+    {
+        return self::HALF * self::early($v);
+    }
+
+    public static function ofAnother(float $v): float
+    {
+        return Power::class === 'x' ? $v : 2.0;
+    }
+
+    public static function writes(float $v): float
+    {
+        $v *= self::HALF;
+
+        return $v;
+    }
+
+    public static function takesApart(float $v, float $w): float
+    {
+        [$v, $u] = [$w, $v];
+
+        return $v + $u;
+    }
+
+    public static function counts(float $v): float
+    {
+        static $times = 0;
+
+        return $v + ++$times;
+    }
+
+    public static function makes(float $v): float
+    {
+        $double = static fn (float $w): float => 2 * $w;
+
+        return $double($v);
+    }
+
+    /** As it may be: a branch, a constant, a parameter taken by reference. */
+    public static function allowed(float $v, float &$w): float
+    {
+        $half = self::HALF * $v;
+        if ($half > 1.0) {
+            $half = 1.0; // at most
+        }
+        $w += $half;
+
+        return $half;
+    }
+}
+
+it('refuses a formula that it would make something else of, with file, line and reason', function (string $name, string $why): void {
+    $line = (new ReflectionMethod(Odd::class, $name))->getStartLine();
+    try {
+        (new Inliner)->copy([Odd::class, $name], array_fill(0, (new ReflectionMethod(Odd::class, $name))->getNumberOfParameters(), '$a'), '$b');
+    } catch (NotInlined $refused) {
+        expect($refused->getMessage())->toContain($why)->toContain(basename(__FILE__).':');
+        preg_match('/:(\d+):/', $refused->getMessage(), $found);
+        expect((int) $found[1])->toBeGreaterThan($line)->toBeLessThanOrEqual((new ReflectionMethod(Odd::class, $name))->getEndLine());
+
+        return;
+    }
+    test()->fail("{$name} was copied");
+})->with([
+    ['early', 'it returns before its end'], ['calls', 'it calls self::early()'], ['ofAnother', 'it reads Power::class of another class'], ['writes', 'it writes to its parameter $v'],
+    ['takesApart', 'it writes to its parameter $v'], ['counts', 'something static'], ['makes', 'something static'],
+]);
+
+it('copies what it understands as it is', function (): void {
+    $text = (new Inliner)->copy([Odd::class, 'allowed'], ['$a', '$sum'], '$b');
+    foreach ([0.4, 3.0] as $a) {
+        [$sum, $wanted] = [1.0, 1.0];
+        $b = null;
+        eval($text);
+        expect($b)->toBe(Odd::allowed($a, $wanted))->and($sum)->toBe($wanted);
+    }
 });
 
 it('has a kernel cached and compiled right after it was written', function (): void {

@@ -117,10 +117,10 @@ final readonly class DistanceHaze implements Driven, Grounded
         $distances = new Distances($site->stage()->camera, $this->visible, $this->far);
         $plates = [];
         foreach ($this->stands as $stand) {
-            $seen = $site->seen($stand->id);
-            if ($seen !== null) {
+            $covering = $site->covering($stand->id);
+            if ($covering !== null) {
                 $pass = $stand->depth === null ? null : $site->pass($stand->id, $stand->depth->picture);
-                $plates[] = [$seen, $stand->depth === null || $pass === null ? $distances->passes($stand->distance ?? $distances->ofRow($stand->foot()->y)) : [$stand->depth, $pass]];
+                $plates[] = [$covering, $stand->depth === null || $pass === null ? $distances->passes($stand->distance ?? $distances->ofRow($stand->foot()->y)) : [$stand->depth, $pass]];
             }
         }
         $tint = OneColour::flat(Rgb::fromHex($this->colour));

@@ -52,9 +52,4 @@ final readonly class Distances
     {
         $kernel->line("{$distance} = exp({$kernel->number(-self::EXTINCTION / $this->visible)} * ({$distance} < {$kernel->number($this->far)} ? {$distance} : {$kernel->number($this->far)}));");
     }
-
-    public function key(): string
-    {
-        return "distances {$this->camera->eyeRow()} {$this->camera->height()} {$this->visible} {$this->far}";
-    }
 }

@@ -32,7 +32,7 @@ final readonly class GrainAdded implements Grade
     {
         [$tone, $weight, $shared] = array_map($kernel->variable(...), ['tone', 'weight', 'shared']);
         $kernel->inline([Luma::class, 'of'], $colour, $tone);
-        $kernel->line("{$tone} = {$tone} > 1.0 ? 1.0 : {$tone}; {$weight} = {$kernel->number($this->sigma)} * {$kernel->expression([self::class, 'weight'], [$tone, $kernel->number($this->mids)])};");
+        $kernel->line("if ({$tone} > 1.0) { {$tone} = 1.0; } {$weight} = {$kernel->number($this->sigma)} * {$kernel->expression([self::class, 'weight'], [$tone, $kernel->number($this->mids)])};");
         $kernel->line($this->colour < 1.0 ? "{$shared} = {$weight} * {$kernel->number(sqrt(1 - $this->colour))} * {$kernel->plane($this->plane(0))}[\$i];" : "{$shared} = 0.0;");
         foreach ($colour as $at => $channel) {
             $own = $this->colour > 0.0 ? " + {$weight} * {$kernel->number(sqrt($this->colour))} * {$kernel->plane($this->plane($at + 1))}[\$i]" : '';

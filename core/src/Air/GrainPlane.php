@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Air;
 
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Raster\Gaussian;
@@ -14,6 +15,8 @@ use Aumbrel\Core\Texture\Averaged;
 /** Grain of mean 0 and deviation 1 on the full-size pixels of the scene, blurred to a size; smaller windows see its means. */
 final readonly class GrainPlane implements Plane
 {
+    use KeyOfAll;
+
     /** The sum of four even bytes has this mean and deviation. */
     private const MEAN = 510.0;
 
@@ -25,11 +28,6 @@ final readonly class GrainPlane implements Plane
     /** @param  float  $size  sigma of its blur, full-size px, below that of the recursive filter */
     public function __construct(private int $seed, private float $size, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "grain {$this->seed} {$this->size} {$this->window->key()}";
     }
 
     /** @return list<float> */

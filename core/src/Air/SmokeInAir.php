@@ -142,7 +142,9 @@ final readonly class SmokeInAir implements Framed, LooksBelow
             return $this->lit->layers($site, fn (Field $field): Field => new Noised($field, $this->smoke, 1.0));
         }
         $shape = $this->sheet->brightness($this->sheet->picture === null ? null : $site->picture($this->sheet->picture));
-        $shape = $shape === null || $this->blacks <= 0.0 ? $shape : new Pinned($shape, $this->blacks);
+        if ($shape !== null && $this->blacks > 0.0) {
+            $shape = new Pinned($shape, $this->blacks);
+        }
 
         return $shape === null ? [] : $this->lit->layers($site, static fn (Field $field): Field => new Times($field, $shape));
     }

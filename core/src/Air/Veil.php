@@ -6,19 +6,20 @@ namespace Aumbrel\Core\Air;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\OwnShare;
 use Aumbrel\Core\Seen\DepthPass;
-use Aumbrel\Core\Seen\PlateWords;
 use Aumbrel\Core\Seen\SeenPlate;
 
 /** How much of what is seen is air: what comes through is mixed by the plates that cover one another, not their distances. */
 final readonly class Veil implements Field
 {
+    use IdentityOfAll;
     use OwnShare;
 
-    /** @param  list<array{SeenPlate, float|array{DepthPass, SeenPlate}}>  $plates  with what comes through from each, or how far away its pixels are, back to front */
+    /** @param  list<array{Field, float|array{DepthPass, SeenPlate}}>  $plates  how much each covers, and what comes through from it, or how far away its pixels are, back to front */
     public function __construct(private Distances $distances, private array $plates)
     {
     }
@@ -28,8 +29,9 @@ final readonly class Veil implements Field
         [$row, $through, $veil] = array_map($kernel->variable(...), ['row', 'through', 'veil']);
         $this->distances->write($kernel, $row);
         $kernel->line("{$through} = {$row};");
-        foreach ($this->plates as [$plate, $passes]) {
-            $kernel->line("{$through} += ".PlateWords::alpha($kernel, $plate)." * ({$this->passes($kernel, $passes)} - {$through});");
+        foreach ($this->plates as [$covering, $passes]) {
+            $cover = $covering->write($kernel, $window);
+            $kernel->line("{$through} += {$cover} * ({$this->passes($kernel, $passes)} - {$through});");
         }
         $kernel->line("{$veil} = 1.0 - {$through};");
 
@@ -52,10 +54,5 @@ final readonly class Veil implements Field
     public function extent(): ?Extent
     {
         return null;
-    }
-
-    public function identity(): string
-    {
-        return implode(' ', ['veil', $this->distances->key(), ...array_map(static fn (array $plate): string => "{$plate[0]->key()} ".(is_array($plate[1]) ? "{$plate[1][0]->key()} {$plate[1][1]->key()}" : $plate[1]), $this->plates)]);
     }
 }

@@ -22,7 +22,9 @@ final class ShadeFit
         foreach ($points as $at => [$nx, $ny, $nz, $brightness]) {
             $weight = $weights[$at];
             $shade = $nx * $lx + $ny * $ly + $nz * $lz;
-            $shade = $shade > 0.0 ? $shade : 0.0;
+            if (! ($shade > 0.0)) {
+                $shade = 0.0;
+            }
             $n += $weight;
             $s += $weight * $shade;
             $ss += $weight * $shade * $shade;

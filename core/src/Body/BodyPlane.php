@@ -59,6 +59,7 @@ final readonly class BodyPlane implements Plane
         return self::OF_SIZE * min(hypot($second[0] - $first[0], $second[1] - $first[1]), hypot($last[0] - $first[0], $last[1] - $first[1]));
     }
 
+    /** By hand: how the plate looks matters only while its tones stand out, so that a base exposure works out no form anew. */
     public function key(): string
     {
         return "{$this->body->key()} {$this->placement->key()} {$this->window->key()}".($this->body->form->detail === 0.0 ? '' : " {$this->plate->key()}");

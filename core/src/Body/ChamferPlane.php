@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Body;
 
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Picture\Pixels;
@@ -20,6 +21,8 @@ use Closure;
  */
 final readonly class ChamferPlane implements Plane
 {
+    use KeyOfAll;
+
     /**
      * @param  string  $name  of the plate, with all that it depends on besides the window
      * @param  Closure(Window): ?SeenPlate  $seen  the plate in a window
@@ -27,13 +30,8 @@ final readonly class ChamferPlane implements Plane
      * @param  float  $roundness  0 for a flat slope, 1 for a quarter of a circle
      * @param  float  $smooth  sigma, scene pixels
      */
-    public function __construct(private string $name, private Closure $seen, private float $width, private float $roundness, private float $smooth, private Window $window)
+    public function __construct(public string $name, private Closure $seen, private float $width, private float $roundness, private float $smooth, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "chamfer {$this->width} {$this->roundness} {$this->smooth} {$this->window->key()} of {$this->name}";
     }
 
     /** W rho(d/W): t, or sqrt(1 - (1 - t)²), mixed by the roundness. */

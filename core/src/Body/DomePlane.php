@@ -34,6 +34,7 @@ final readonly class DomePlane implements Plane
         $this->size = $this->shape->size;
     }
 
+    /** By hand: it also names a file that is kept, by the way in which it was worked out. */
     public function key(): string
     {
         return 'dome '.self::WAY." {$this->shape->key()} ".(int) $this->outline->edge->fillInside;
@@ -45,7 +46,9 @@ final readonly class DomePlane implements Plane
         $length = 12 * $this->size->columns * $this->size->rows;
         $bytes = $planes->found($this->key(), 'whole', fn (): string => $this->worked($planes));
         // what was kept is damaged
-        $bytes = strlen($bytes) === $length ? $bytes : $this->worked($planes);
+        if (strlen($bytes) !== $length) {
+            $bytes = $this->worked($planes);
+        }
         /** @var array<int, float> $values */
         $values = unpack('g*', $bytes);
 

@@ -34,6 +34,7 @@ final readonly class OwnLightPlane implements Plane
         $this->size = Halving::within($body->picture, self::ENOUGH);
     }
 
+    /** By hand: it also names a file that is kept, by the way in which it was worked out. */
     public function key(): string
     {
         $form = $this->body->form;
@@ -46,7 +47,9 @@ final readonly class OwnLightPlane implements Plane
     {
         $bytes = $planes->found($this->key(), 'whole', fn (): string => $this->worked($planes));
         // what was kept is damaged
-        $bytes = in_array(strlen($bytes), [4 * OwnLight::NUMBERS, 4 * (OwnLight::NUMBERS + $this->size->columns * $this->size->rows)], true) ? $bytes : $this->worked($planes);
+        if (! in_array(strlen($bytes), [4 * OwnLight::NUMBERS, 4 * (OwnLight::NUMBERS + $this->size->columns * $this->size->rows)], true)) {
+            $bytes = $this->worked($planes);
+        }
         /** @var array<int, float> $values */
         $values = unpack('g*', $bytes);
 

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Body;
 
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Raster\Gaussian;
@@ -18,6 +19,8 @@ use Closure;
  */
 final readonly class ReliefPlane implements Plane
 {
+    use KeyOfAll;
+
     public const CHANNELS = ['luma', 'red', 'green', 'blue'];
 
     /**
@@ -28,13 +31,8 @@ final readonly class ReliefPlane implements Plane
      * @param  float  $smooth  sigma, scene pixels
      * @param  array{int, int}  $size  of the scene
      */
-    public function __construct(private string $name, private Closure $colours, private string $channel, private float $strength, private float $smooth, private array $size, private Window $window)
+    public function __construct(public string $name, private Closure $colours, private string $channel, private float $strength, private float $smooth, private array $size, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "relief {$this->channel} {$this->strength} {$this->smooth} {$this->window->key()} of {$this->name}";
     }
 
     /** @return list<int> */

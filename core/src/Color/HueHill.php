@@ -41,7 +41,9 @@ final readonly class HueHill
         $counts = array_fill(0, self::COUNT, 0);
         $linear = Srgb::bytesDecoded();
         foreach (unpack('V*', $bytes) ?: [] as $pixel) {
-            $pixel = is_int($pixel) ? $pixel : 0;
+            if (! is_int($pixel)) {
+                $pixel = 0;
+            }
             if ($pixel >> 24 > 0) {
                 [, $a, $b] = Oklab::ofLinear($linear[$pixel & 255], $linear[$pixel >> 8 & 255], $linear[$pixel >> 16 & 255]);
                 $hue = rad2deg(atan2($b, $a));
@@ -57,7 +59,9 @@ final readonly class HueHill
     public static function coloured(float $chroma): float
     {
         $t = $chroma / self::GREY;
-        $t = $t > 1.0 ? 1.0 : $t;
+        if ($t > 1.0) {
+            $t = 1.0;
+        }
 
         return $t * $t * (3.0 - 2.0 * $t);
     }

@@ -60,7 +60,9 @@ final readonly class HueStretches
         $all = [];
         foreach (array_keys(self::NAMED) as $at => $name) {
             $stretch = HueStretch::of(self::round($middles[($at + 7) % 8], $middles[$at], $middles[($at + 1) % 8]), new Fields($raw[$name] ?? [], "{$field}.{$name}"));
-            $all = $stretch->isNothing() ? $all : [...$all, $stretch];
+            if (! $stretch->isNothing()) {
+                $all[] = $stretch;
+            }
         }
 
         return new self($all);

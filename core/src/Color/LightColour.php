@@ -62,7 +62,9 @@ final readonly class LightColour
     public function linear(float $sceneWhite): Rgb
     {
         $light = $this->bare($sceneWhite);
-        $light = $this->gel === null ? $light : $this->gel->over($light)->normalised();
+        if ($this->gel !== null) {
+            $light = $this->gel->over($light)->normalised();
+        }
         if ($this->saturation === 1.0 && ($this->tint === null || $this->tinted === 0.0)) {
             return $light;
         }

@@ -32,6 +32,7 @@ final readonly class CleanBlock implements Plane
         $this->place = Blocks::place(new Halving($picture->width(), $picture->height(), $level), $column, $row);
     }
 
+    /** By hand: it also names a file that is kept, so what was kept before must keep its name. */
     public function key(): string
     {
         return self::whole($this->picture, $this->masks, $this->edge)." block {$this->place->level} {$this->place->x} {$this->place->y}";

@@ -37,6 +37,7 @@ final readonly class CutPlane implements SeenPlate
         $this->plate = new PlatePlane($picture, $placement, $window);
     }
 
+    /** By hand: the plate has picture, place and window; the masks are joined once. */
     public function key(): string
     {
         return "cut {$this->plate->key()} {$this->edge->key()} {$this->masks->key()}";

@@ -101,7 +101,9 @@ final readonly class FirstGuess
         for ($k = 0; $k < count($background); $k += $step) {
             $samples[] = $this->colour($background[$k]);
         }
-        $samples = $samples === [] ? [$this->colour(0)] : $samples;
+        if ($samples === []) {
+            $samples = [$this->colour(0)];
+        }
         $model = ColourModel::of($samples);
         $own = array_map(static fn (array $colour): float => self::unlikely($model, $colour), $samples);
         sort($own);

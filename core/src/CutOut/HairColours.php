@@ -179,7 +179,9 @@ final class HairColours
         }
         $mean = $sum / $count;
         $deviation = sqrt(max(0.0, $squareSum / $count - $mean * $mean)) / 2;
-        $deviation = $deviation < self::EVEN ? INF : $deviation;
+        if ($deviation < self::EVEN) {
+            $deviation = INF;
+        }
         $sums = [[0.0, 0.0, 0.0, 0], [0.0, 0.0, 0.0, 0], [0.0, 0.0, 0.0, 0]];
         foreach ($lightness as $k => $value) {
             $part = $value > $mean + $deviation ? 2 : ($value < $mean - $deviation ? 0 : 1);

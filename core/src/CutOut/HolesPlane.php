@@ -5,19 +5,17 @@ declare(strict_types=1);
 namespace Aumbrel\Core\CutOut;
 
 use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 
 /** The holes of a cut-out as a window sees them: 1 inside, grown so far that their own soft rim is filled with them. */
 final readonly class HolesPlane implements Plane
 {
+    use KeyOfAll;
+
     public function __construct(private Frame $frame, private WholeShape $whole)
     {
-    }
-
-    public function key(): string
-    {
-        return "holes {$this->whole->key()} {$this->frame->key()}";
     }
 
     /** @return list<float> */

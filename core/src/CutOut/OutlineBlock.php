@@ -48,6 +48,7 @@ final readonly class OutlineBlock implements Plane
         $this->place = Blocks::place($this->whole, $column, $row);
     }
 
+    /** By hand: it also names a file that is kept. */
     public function key(): string
     {
         return "{$this->way()} block {$this->level} {$this->place->x} {$this->place->y}";

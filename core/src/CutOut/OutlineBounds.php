@@ -28,7 +28,9 @@ final class OutlineBounds
         $found = json_decode($planes->found("bounds {$whole->key()}", 'bounds', static fn (): string => json_encode($find(), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)), true);
         $sides = is_array($found) ? array_values(array_filter($found, is_float(...))) : [];
         // one that was damaged is worked out again
-        $sides = is_array($found) && count($sides) === count($found) ? $sides : $find();
+        if (! (is_array($found) && count($sides) === count($found))) {
+            $sides = $find();
+        }
 
         return count($sides) === 4 ? new Bounds(...$sides) : null;
     }
@@ -49,7 +51,9 @@ final class OutlineBounds
             }
             for ($column = $columns - 1; $column >= 0 && $coverage[$start + $column] < self::THERE; $column--);
             if ($column >= 0) {
-                $top = $top < 0 ? $row : $top;
+                if ($top < 0) {
+                    $top = $row;
+                }
                 $bottom = $row;
                 $right = max($right, $column);
             }

@@ -53,6 +53,7 @@ final readonly class OutlineSight implements Plane
         $this->whole = new Halving($outline->picture->width(), $outline->picture->height(), $this->level);
     }
 
+    /** By hand: where the plate can be at all is no part of what is read there. */
     public function key(): string
     {
         return "{$this->outline->key()} {$this->outline->placement->key()} {$this->width} {$this->window->key()}";

@@ -138,7 +138,9 @@ final class Segmentation
                 $odds = $value / (1 - $value) * $near[$at] / (1 - $near[$at]);
                 $prior[$at] = $odds / (1 + $odds);
             }
-            $values = $values === [] ? $prior : $values;
+            if ($values === []) {
+                $values = $prior;
+            }
             foreach ($marks as $at => $mark) {
                 if ($mark !== 0) {
                     $values[$at] = $mark === self::SUBJECT ? 1.0 : 0.0;

@@ -24,6 +24,7 @@ final readonly class ShapePlane implements Plane
     {
     }
 
+    /** By hand: the shape is named by what makes it. */
     public function key(): string
     {
         return "{$this->shape} {$this->frame->key()}";

@@ -106,8 +106,12 @@ final class Walk
                     }
                     $change = self::HASTE * ($sum / $pull - $values[$at]);
                     $values[$at] += $change;
-                    $change = $change < 0.0 ? -$change : $change;
-                    $most = $change > $most ? $change : $most;
+                    if ($change < 0.0) {
+                        $change = -$change;
+                    }
+                    if ($change > $most) {
+                        $most = $change;
+                    }
                 }
             }
             if ($most < self::STILL) {

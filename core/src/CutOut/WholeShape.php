@@ -25,6 +25,7 @@ final readonly class WholeShape implements Plane
         $this->size = Halving::within($picture, self::MOST_PIXELS);
     }
 
+    /** By hand: it also names a file that is kept. */
     public function key(): string
     {
         return "whole shape {$this->picture->key()} {$this->size->level} {$this->masks->key()}";

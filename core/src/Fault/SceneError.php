@@ -25,7 +25,9 @@ final class SceneError extends RuntimeException
             return is_nan($found) ? 'NaN' : 'infinity';
         }
         $text = json_encode($found, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PARTIAL_OUTPUT_ON_ERROR);
-        $text = $text === false ? get_debug_type($found) : $text;
+        if ($text === false) {
+            $text = get_debug_type($found);
+        }
 
         return mb_strlen($text) > 60 ? mb_substr($text, 0, 57).'...' : $text;
     }

@@ -140,7 +140,9 @@ final readonly class Homography
         for ($k = 0; $k < 8; $k++) {
             $pivot = $k;
             for ($row = $k + 1; $row < 8; $row++) {
-                $pivot = abs($rows[$row][$k]) > abs($rows[$pivot][$k]) ? $row : $pivot;
+                if (abs($rows[$row][$k]) > abs($rows[$pivot][$k])) {
+                    $pivot = $row;
+                }
             }
             if (abs($rows[$pivot][$k]) < self::FLAT * $scale) {
                 throw new InvalidArgumentException('three of the four points lie on a line');

@@ -61,7 +61,9 @@ final readonly class Placement
     /** From a point of the picture to the scene. */
     public function toScene(Point $picture): Point
     {
-        $picture = $this->fit === null ? $picture : $this->fit->map($picture);
+        if ($this->fit !== null) {
+            $picture = $this->fit->map($picture);
+        }
         $x = ($picture->x - $this->pivot->x) * $this->scale * ($this->mirrored ? -1 : 1);
         $y = ($picture->y - $this->pivot->y) * $this->scale;
 

@@ -67,9 +67,13 @@ final readonly class Sector implements Extent
         $ends = [];
         foreach ([0.0, 90.0, 180.0, 270.0] as $level) {
             $apart = abs(fmod($level - $this->axis + 5 * self::HALF_TURN, 2 * self::HALF_TURN) - self::HALF_TURN);
-            $ends = $isDisc || $apart <= $this->halfAngle ? [...$ends, $level] : $ends;
+            if ($isDisc || $apart <= $this->halfAngle) {
+                $ends[] = $level;
+            }
         }
-        $ends = $isDisc ? $ends : [...$ends, $this->axis - $this->halfAngle, $this->axis + $this->halfAngle];
+        if (! $isDisc) {
+            $ends = [...$ends, $this->axis - $this->halfAngle, $this->axis + $this->halfAngle];
+        }
         $places = array_map(fn (float $angle): array => [$this->middle->x + $this->radius * cos(deg2rad($angle)), $this->middle->y + $this->radius * sin(deg2rad($angle))], $ends);
 
         return Bounds::round([$this->middle->toArray(), ...$places])?->grown($this->margin);

@@ -82,7 +82,9 @@ final readonly class Bands implements Grade, StripKind
             $blue = -0.0041960863 * $l - 0.7034186147 * $m + 1.7076147010 * $s;
             $least = $red < $green ? ($red < $blue ? $red : $blue) : ($green < $blue ? $green : $blue);
             $largest = $red > $green ? ($red > $blue ? $red : $blue) : ($green > $blue ? $green : $blue);
-            $share = $least >= 0.0 && $largest <= $most ? $try : $share;
+            if ($least >= 0.0 && $largest <= $most) {
+                $share = $try;
+            }
         }
 
         return $share;

@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Grade;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Beneath;
@@ -22,6 +23,8 @@ use Aumbrel\Core\Raster\Margin;
  */
 final readonly class BloomPlane implements Plane
 {
+    use KeyOfAll;
+
     /** Half the width of the soft step about the threshold. */
     private const KNEE = 0.1;
 
@@ -39,11 +42,6 @@ final readonly class BloomPlane implements Plane
      */
     public function __construct(private Beneath $beneath, private float $threshold, private array $blurs, private array $size, private Window $points, private int $channel)
     {
-    }
-
-    public function key(): string
-    {
-        return "bloom {$this->beneath->key()} {$this->threshold} ".json_encode($this->blurs)." {$this->points->key()} {$this->channel}";
     }
 
     /** @return list<float> */
@@ -67,7 +65,9 @@ final readonly class BloomPlane implements Plane
                 }
             }
             $values = $this->spread($plane, count($columns), count($rows), $margin);
-            $own = $channel === $this->channel ? $values : $own;
+            if ($channel === $this->channel) {
+                $own = $values;
+            }
             $planes->keep(new self($this->beneath, $this->threshold, $this->blurs, $this->size, $points, $channel), $values);
         }
 
@@ -84,7 +84,9 @@ final readonly class BloomPlane implements Plane
         $stands = [];
         for ($at = 0; $at < max(1, $count); $at++) {
             $place = fmod(abs($first + $at * $step), 2.0 * $length);
-            $place = $place > $length ? 2.0 * $length - $place : $place;
+            if ($place > $length) {
+                $place = 2.0 * $length - $place;
+            }
             $stands[] = (int) round(($place - $first) / $step);
         }
 
@@ -151,6 +153,13 @@ final readonly class BloomPlane implements Plane
                 foreach ($entries as $column => $entry) {
                     $sums[$at++] += $share * $line[$entry] + $shares[$column] * ($line[$entry + 1] - $line[$entry]);
                 }
+            }
+        }
+
+        // a recursive filter swings a hair below nothing beside what is bright
+        foreach ($sums as $at => $sum) {
+            if ($sum < 0.0) {
+                $sums[$at] = 0.0;
             }
         }
 

@@ -43,6 +43,7 @@ final readonly class MatchPlane implements Plane
     {
     }
 
+    /** By hand: what it sees of plates is what the picture beneath is made of, which has a name. */
     public function key(): string
     {
         return "match {$this->beneath->key()} {$this->moved} {$this->toward} ".json_encode($this->region);

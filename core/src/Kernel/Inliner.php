@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Kernel;
 
 use LogicException;
-use ReflectionMethod;
 
 /**
  * Copies the body of a static formula into a kernel.
@@ -29,7 +28,7 @@ final class Inliner
      */
     public function copy(array $formula, array $arguments, ?string $into): string
     {
-        [$parameters, $body] = $this->parsed[implode('::', $formula)] ??= $this->parse(...$formula);
+        [$parameters, $body] = $this->parsed[implode('::', $formula)] ??= FormulaBody::of(...$formula);
         if (count($parameters) !== count($arguments)) {
             throw new LogicException(implode('::', $formula).' takes '.count($parameters).' arguments');
         }
@@ -55,7 +54,7 @@ final class Inliner
      */
     public function expression(array $formula, array $arguments): ?string
     {
-        [$parameters, $body] = $this->parsed[implode('::', $formula)] ??= $this->parse(...$formula);
+        [$parameters, $body] = $this->parsed[implode('::', $formula)] ??= FormulaBody::of(...$formula);
         $names = array_combine($parameters, $arguments);
         $source = '';
         foreach ($body as [$kind, $text]) {
@@ -73,66 +72,5 @@ final class Inliner
     public function restart(): void
     {
         $this->copies = 0;
-    }
-
-    /**
-     * @param  class-string  $class
-     * @return array{list<string>, list<array{string, string}>}
-     */
-    private function parse(string $class, string $name): array
-    {
-        $method = new ReflectionMethod($class, $name);
-        $lines = file((string) $method->getFileName()) ?: throw new LogicException("no source for {$class}::{$name}");
-        $first = (int) $method->getStartLine() - 1;
-        $tokens = token_get_all('<?php class _ {'.implode('', array_slice($lines, $first, (int) $method->getEndLine() - $first)).'}');
-        $parameters = array_map(static fn (\ReflectionParameter $p): string => '$'.$p->getName(), $method->getParameters());
-
-        $body = [];
-        $depth = 0;
-        foreach ($tokens as $at => $token) {
-            $text = is_array($token) ? $token[1] : $token;
-            if ($text === '}') {
-                $depth--;
-            }
-            if ($depth >= 2 && ! (is_array($token) && in_array($token[0], [T_COMMENT, T_DOC_COMMENT], true))) {
-                $body[] = $this->word($token, $tokens, $at, $method);
-            }
-            if ($text === '{') {
-                $depth++;
-            }
-        }
-
-        return [$parameters, $body];
-    }
-
-    /**
-     * @param  array{int, string, int}|string  $token
-     * @param  array<int, array{int, string, int}|string>  $tokens
-     * @return array{string, string}
-     */
-    private function word(array|string $token, array $tokens, int $at, ReflectionMethod $method): array
-    {
-        if (! is_array($token)) {
-            return ['text', $token];
-        }
-        if ($token[0] === T_STRING && $token[1] === 'self') {
-            return ['text', ''];
-        }
-        if ($token[0] === T_DOUBLE_COLON) {
-            return ['text', ''];
-        }
-        $before = $tokens[$at - 1] ?? '';
-        if ($token[0] === T_STRING && is_array($before) && $before[0] === T_DOUBLE_COLON) {
-            $value = $method->getDeclaringClass()->getConstant($token[1]);
-
-            return ['text', var_export($value, true)];
-        }
-
-        return match ($token[0]) {
-            T_VARIABLE => ['variable', $token[1]],
-            T_RETURN => ['return', ''],
-            T_WHITESPACE => ['text', ' '],
-            default => ['text', $token[1]],
-        };
     }
 }

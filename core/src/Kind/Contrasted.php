@@ -6,12 +6,15 @@ namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Power;
 
 /** A field with more or less contrast: nothing, a half and one stay, what is above one passes, so that black stays black. */
 final readonly class Contrasted implements Field
 {
+    use IdentityOfAll;
+
     /** @param  float  $contrast  -1..1 */
     public function __construct(private Field $field, private float $contrast)
     {
@@ -51,11 +54,6 @@ final readonly class Contrasted implements Field
     public function largest(): float
     {
         return max(1.0, $this->field->largest());
-    }
-
-    public function identity(): string
-    {
-        return "{$this->field->identity()} with contrast {$this->contrast}";
     }
 
     public function readsBelow(): bool

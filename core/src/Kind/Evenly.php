@@ -6,11 +6,13 @@ namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 
 /** The same share of all of the picture, for strengths that go by how much there is. */
 final readonly class Evenly implements Field
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /** @param  float  $share  0..1 */
@@ -26,10 +28,5 @@ final readonly class Evenly implements Field
     public function extent(): ?Extent
     {
         return null;
-    }
-
-    public function identity(): string
-    {
-        return "evenly {$this->share}";
     }
 }

@@ -23,6 +23,7 @@ final readonly class Everywhere implements Field
         return null;
     }
 
+    /** By hand: there is nothing that it is made of. */
     public function identity(): string
     {
         return 'everywhere';

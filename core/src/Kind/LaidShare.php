@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Ramp\ColourRamp;
 use Aumbrel\Core\Ramp\Laid;
@@ -13,6 +14,7 @@ use Aumbrel\Core\Ramp\Laid;
 /** The opacity of a ramp where it lies. */
 final readonly class LaidShare implements Field
 {
+    use IdentityOfAll;
     use OwnShare;
 
     public function __construct(private Laid $laid, private ColourRamp $ramp)
@@ -30,10 +32,5 @@ final readonly class LaidShare implements Field
     public function extent(): ?Extent
     {
         return null;
-    }
-
-    public function identity(): string
-    {
-        return "{$this->laid->key()} {$this->ramp->key}";
     }
 }

@@ -48,6 +48,9 @@ interface Site extends Surroundings
      */
     public function lightOf(string $id): ?array;
 
+    /** How much a plate covers at each place: its outline, its amount, its masks and what it is confined to. Null when there is no plate of that id, or it is muted. */
+    public function covering(string $plate): ?Field;
+
     /** The picture that lies below the strip. */
     public function beneath(): Beneath;
 }

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Kind;
 
 use Aumbrel\Core\Blend\BlendMode;
+use Aumbrel\Core\Kernel\Asked;
 use Aumbrel\Core\Stage\Stage;
 
 /** What a strip can know of itself on the desk and of the other strips without anything being rendered. */
-interface Surroundings
+interface Surroundings extends Asked
 {
     /** The strip's own id. */
     public function id(): string;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Raster\Distance;
@@ -13,13 +14,10 @@ use Aumbrel\Core\Raster\Margin;
 /** A band along the outline of a shape, in the pixels of a window: by the exact distance from where it covers a half. */
 final readonly class BandPlane implements Plane
 {
+    use KeyOfAll;
+
     public function __construct(private PlateShape $shape, private float $width, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "band {$this->width} along {$this->shape->identity()} {$this->window->key()}";
     }
 
     /** @return list<float> */

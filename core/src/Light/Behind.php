@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Seen\PlateWords;
@@ -14,6 +15,8 @@ use Aumbrel\Core\Seen\SeenPlate;
 /** A field behind a plate: what that leaves uncovered. */
 final readonly class Behind implements Field
 {
+    use IdentityOfAll;
+
     public function __construct(private Field $field, private SeenPlate $plate)
     {
     }
@@ -35,11 +38,6 @@ final readonly class Behind implements Field
     public function largest(): float
     {
         return $this->field->largest();
-    }
-
-    public function identity(): string
-    {
-        return "{$this->field->identity()} behind {$this->plate->key()}";
     }
 
     public function readsBelow(): bool

@@ -7,12 +7,15 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 
 /** Two fields mixed by a share. */
 final readonly class Blended implements Field
 {
+    use IdentityOfAll;
+
     /** @param  float  $share  0..1, of the second one */
     public function __construct(private Field $one, private Field $other, private float $share)
     {
@@ -37,11 +40,6 @@ final readonly class Blended implements Field
     public function largest(): float
     {
         return max($this->one->largest(), $this->other->largest());
-    }
-
-    public function identity(): string
-    {
-        return "{$this->one->identity()} mixed {$this->share} with {$this->other->identity()}";
     }
 
     public function readsBelow(): bool

@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\OwnShare;
@@ -17,13 +18,14 @@ use Aumbrel\Core\Seen\SeenPlate;
 /** A plate's own bright tones, as what shines: smoothstep over the knee of its luma, times its alpha. */
 final readonly class BrightTones implements Emitter
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /**
      * @param  float  $threshold  luma 0..1 in the middle of the knee
      * @param  float  $knee  half its width
      */
-    private function __construct(private Site $site, private string $plate, private SeenPlate $seen, private float $threshold, private float $knee, private string $name)
+    private function __construct(private Site $site, private string $plate, private SeenPlate $seen, private float $threshold, private float $knee, public string $name)
     {
     }
 
@@ -61,11 +63,6 @@ final readonly class BrightTones implements Emitter
     public function extent(): Bounds
     {
         return $this->seen->bounds();
-    }
-
-    public function identity(): string
-    {
-        return "tones from {$this->threshold} {$this->knee} {$this->name}";
     }
 
     /** Bright places of a few pixels are lost in larger ones. */

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\Field;
@@ -14,6 +15,7 @@ use Aumbrel\Core\Kind\OwnShare;
 /** What shines, a little smaller: grown by a distance below 0, its edge antialiased over a pixel. */
 final readonly class Contracted implements Field
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /** @param  float  $by  scene pixels; 0 leaves it as it is */
@@ -31,10 +33,5 @@ final readonly class Contracted implements Field
     public function extent(): ?Extent
     {
         return $this->emitter->extent();
-    }
-
-    public function identity(): string
-    {
-        return "{$this->emitter->identity()} contracted by {$this->by}";
     }
 }

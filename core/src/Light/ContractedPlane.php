@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\CutOut\Edge;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Emitter;
@@ -14,13 +15,10 @@ use Aumbrel\Core\Raster\Margin;
 /** What shines, contracted by a distance, in the pixels of a window. */
 final readonly class ContractedPlane implements Plane
 {
+    use KeyOfAll;
+
     public function __construct(private Emitter $emitter, private float $by, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "{$this->emitter->identity()} contracted by {$this->by} {$this->window->key()}";
     }
 
     /** @return list<float> */

@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\OwnShare;
@@ -14,6 +15,7 @@ use Aumbrel\Core\Kind\OwnShare;
 /** A round lamp: its edge is antialiased over a pixel. */
 final readonly class Disc implements Emitter
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /** @param  float  $radius  scene pixels */
@@ -48,11 +50,6 @@ final readonly class Disc implements Emitter
     public function extent(): Bounds
     {
         return self::bounds($this->centre, $this->radius);
-    }
-
-    public function identity(): string
-    {
-        return "disc {$this->centre->x} {$this->centre->y} {$this->radius}";
     }
 
     public function isExact(): bool

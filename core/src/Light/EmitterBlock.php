@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Emitter;
@@ -16,6 +17,8 @@ use Aumbrel\Core\Raster\Halved;
  */
 final readonly class EmitterBlock implements Plane
 {
+    use KeyOfAll;
+
     /** The finest pixels along a side; a power of two. */
     private const FINEST = 256;
 
@@ -32,11 +35,6 @@ final readonly class EmitterBlock implements Plane
     public static function side(int $level): int
     {
         return max(1, self::FINEST >> $level);
-    }
-
-    public function key(): string
-    {
-        return "{$this->emitter->identity()} of {$this->finest} halved {$this->level} block {$this->column} {$this->row}";
     }
 
     /** @return list<float> empty where nothing shines: blocks outside of a shape are many, and cost nothing then */

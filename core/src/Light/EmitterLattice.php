@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Emitter;
@@ -15,17 +16,14 @@ use Aumbrel\Core\Kind\Emitter;
  */
 final readonly class EmitterLattice implements Plane
 {
+    use KeyOfAll;
+
     /**
      * @param  Window  $window  its pixels are 2^k times as large as the finest ones
      * @param  float  $finest  scene pixels from one of the finest pixels to the next
      */
     public function __construct(private Emitter $emitter, private Window $window, private float $finest)
     {
-    }
-
-    public function key(): string
-    {
-        return "{$this->emitter->identity()} on {$this->window->key()} of {$this->finest}";
     }
 
     /** @return list<float> */

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Emitter;
@@ -16,13 +17,10 @@ use Aumbrel\Core\Kind\Emitter;
  */
 final readonly class EmitterPlane implements Plane
 {
+    use KeyOfAll;
+
     public function __construct(private Emitter $emitter, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "{$this->emitter->identity()} {$this->window->key()}";
     }
 
     /** @return list<float> */

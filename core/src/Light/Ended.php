@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\OwnShare;
@@ -13,6 +14,7 @@ use Aumbrel\Core\Kind\OwnShare;
 /** A spot that fades over the last part of its reach: 1 - smoothstep(1 - end, 1, d / reach). */
 final readonly class Ended implements Field
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /** @param  float  $end  0..1 */
@@ -47,10 +49,5 @@ final readonly class Ended implements Field
     public function extent(): Extent
     {
         return $this->spot->extent();
-    }
-
-    public function identity(): string
-    {
-        return "{$this->spot->identity()} ended {$this->end}";
     }
 }

@@ -6,12 +6,15 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 
 /** A light on a body: its field times how far the body faces it. */
 final readonly class FollowingField implements Field
 {
+    use IdentityOfAll;
+
     public function __construct(private Field $field, private KeyField $facing)
     {
     }
@@ -35,11 +38,6 @@ final readonly class FollowingField implements Field
     public function largest(): float
     {
         return $this->field->largest();
-    }
-
-    public function identity(): string
-    {
-        return "{$this->field->identity()} following {$this->facing->identity()}";
     }
 
     public function readsBelow(): bool

@@ -6,12 +6,15 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 
 /** A field times a gain: nothing stays nothing. */
 final readonly class Gained implements Field
 {
+    use IdentityOfAll;
+
     /** @param  float  $stops  of the field itself, before its contrast */
     public function __construct(private Field $field, private float $stops)
     {
@@ -34,11 +37,6 @@ final readonly class Gained implements Field
     public function largest(): float
     {
         return $this->field->largest();
-    }
-
-    public function identity(): string
-    {
-        return "{$this->field->identity()} gained {$this->stops}";
     }
 
     public function readsBelow(): bool

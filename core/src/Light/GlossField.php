@@ -8,6 +8,7 @@ use Aumbrel\Core\Bearing\Bearing;
 use Aumbrel\Core\Body\BodyPlane;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Seen\SeenPlate;
@@ -15,6 +16,8 @@ use Aumbrel\Core\Seen\SeenPlate;
 /** The highlight of a light on a plate's body: g (e + 8)/8 max(0, n.h)^e max(0, n.l), h halfway between the light and the viewer. */
 final readonly class GlossField implements Field
 {
+    use IdentityOfAll;
+
     /**
      * @param  float  $gloss  g, 0..1
      * @param  float  $size  e: the larger, the smaller the highlight
@@ -42,11 +45,6 @@ final readonly class GlossField implements Field
     public function largest(): float
     {
         return $this->light instanceof LampNearby ? $this->light->largest() : 1.0;
-    }
-
-    public function identity(): string
-    {
-        return 'gloss '.KeyField::keyOf($this->light)." {$this->gloss} {$this->size} on {$this->body->key()}";
     }
 
     public function readsBelow(): bool

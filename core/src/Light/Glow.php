@@ -247,7 +247,9 @@ final readonly class Glow implements Driven, Glows, Proposes, Shines
     private function shell(Shell $shell, Emitter $emitter, Rgb $own, Site $site, float $lost): Layer
     {
         $field = $this->field($shell, $emitter);
-        $field = $this->keptInside ? new Inside($field, $emitter) : $field;
+        if ($this->keptInside) {
+            $field = new Inside($field, $emitter);
+        }
         $level = new Level($site->level() + $shell->level + ($shell->colour === null ? $lost : $shell->colour->stops($site->white())));
         $mode = $shell->mode ?? $site->mode();
 

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\Field;
@@ -13,6 +14,8 @@ use Aumbrel\Core\Kind\Field;
 /** A field that does not leave the shape that shines, as behind glass. */
 final readonly class Inside implements Field
 {
+    use IdentityOfAll;
+
     public function __construct(private Field $field, private Emitter $emitter)
     {
     }
@@ -33,11 +36,6 @@ final readonly class Inside implements Field
     public function largest(): float
     {
         return $this->field->largest();
-    }
-
-    public function identity(): string
-    {
-        return "{$this->field->identity()} inside {$this->emitter->identity()}";
     }
 
     public function readsBelow(): bool

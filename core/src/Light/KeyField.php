@@ -9,6 +9,7 @@ use Aumbrel\Core\Body\BodyPlane;
 use Aumbrel\Core\Body\Normals;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Seen\SeenPlate;
@@ -16,6 +17,8 @@ use Aumbrel\Core\Seen\SeenPlate;
 /** How much of a light a plate's body takes: max(0, (n.l + k)/(1 + k)), and of a lamp times its law. */
 final readonly class KeyField implements Field
 {
+    use IdentityOfAll;
+
     /**
      * @param  SeenPlate  $plate  where there is anything of it
      * @param  float  $wrap  k, 0..1
@@ -52,11 +55,6 @@ final readonly class KeyField implements Field
         return [[$nx, $ny, $nz, $lx, $ly, $lz], $law];
     }
 
-    public static function keyOf(Bearing|LampNearby $light): string
-    {
-        return $light instanceof Bearing ? "{$light->azimuth} {$light->elevation}" : $light->key();
-    }
-
     public function extent(): Extent
     {
         return $this->plate;
@@ -65,11 +63,6 @@ final readonly class KeyField implements Field
     public function largest(): float
     {
         return $this->light instanceof LampNearby ? $this->light->largest() : 1.0;
-    }
-
-    public function identity(): string
-    {
-        return 'key light '.self::keyOf($this->light)." {$this->wrap} on {$this->body->key()}";
     }
 
     public function readsBelow(): bool

@@ -47,9 +47,4 @@ final readonly class LampNearby
         $kernel->line("{$law} = {$kernel->number($this->distance ** 2 + $this->even ** 2)} / ({$square} + {$kernel->number($this->even ** 2)}); {$square} = 1.0 / sqrt({$square});");
         $kernel->line("{$x} *= {$square}; {$y} = {$up} * {$square}; {$z} = {$kernel->number($away)} * {$square};");
     }
-
-    public function key(): string
-    {
-        return implode(' ', ['lamp', $this->place->x, $this->place->y, $this->place->z, $this->depth, $this->distance, $this->even, $this->camera->scale($this->depth), $this->camera->column, $this->camera->eyeRow()]);
-    }
 }

@@ -140,8 +140,12 @@ final readonly class Leak implements Driven, Framed, HoldsBlack
             $field = $this->softness > 0.05 ? new Softened($shape, $this->softness) : $shape;
             $tint = null;
         }
-        $field = $this->blacks > 0 ? new Pinned($field, $this->blacks) : $field;
-        $field = $this->gain == 0.0 ? $field : new Gained($field, $this->gain);
+        if ($this->blacks > 0) {
+            $field = new Pinned($field, $this->blacks);
+        }
+        if ($this->gain != 0.0) {
+            $field = new Gained($field, $this->gain);
+        }
         $level = new Level($site->level() + ($this->colours === self::ONE ? $this->colour->stops($site->white()) : 0.0));
         if ($tint === null && $this->colours === self::RAMP) {
             return [new Layer($site->mode(), new Ramped($field, $this->ramp), new RampTint($field, $this->ramp, $site->window()), $level)];

@@ -73,6 +73,7 @@ final readonly class Leaves implements UnitDrawing
         return (int) max(0, min($count * self::SQUARES - 1, floor($place * self::SQUARES)));
     }
 
+    /** By hand: which leaves are near a place follows from the rest, and is long. */
     public function key(): string
     {
         return "leaves {$this->count} {$this->density} {$this->seed}";

@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 
@@ -16,6 +17,8 @@ use Aumbrel\Core\Kind\Field;
  */
 final readonly class LetThrough implements Field
 {
+    use IdentityOfAll;
+
     /** The line of the row that holds the luma beneath the strip. */
     private const LINE = 'beneath';
 
@@ -49,11 +52,6 @@ final readonly class LetThrough implements Field
     public function largest(): float
     {
         return $this->field->largest();
-    }
-
-    public function identity(): string
-    {
-        return "{$this->field->identity()} between {$this->between->darks} {$this->between->brights}";
     }
 
     public function readsBelow(): bool

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 
@@ -14,15 +15,12 @@ use Aumbrel\Core\Kernel\Planes;
  */
 final readonly class LinesPlane implements Plane
 {
+    use KeyOfAll;
+
     private const FADES = 512;
 
     public function __construct(private TracedLines $lines, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "{$this->lines->identity()} {$this->window->key()}";
     }
 
     /**

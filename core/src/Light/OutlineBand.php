@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\OwnShare;
@@ -13,6 +14,7 @@ use Aumbrel\Core\Kind\OwnShare;
 /** A band of a width along the outline of a shape. */
 final readonly class OutlineBand implements Emitter
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /** @param  float  $width  scene pixels */
@@ -28,11 +30,6 @@ final readonly class OutlineBand implements Emitter
     public function extent(): Bounds
     {
         return $this->shape->extent()->grown($this->width / 2 + 1);
-    }
-
-    public function identity(): string
-    {
-        return "band {$this->width} along {$this->shape->identity()}";
     }
 
     public function isExact(): bool

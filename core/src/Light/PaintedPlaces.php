@@ -7,12 +7,15 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 
 /** Where paint takes: everywhere that its strokes go, or only in some of the tones below. */
 final readonly class PaintedPlaces implements Field
 {
+    use IdentityOfAll;
+
     public function __construct(private Tones $tones)
     {
     }
@@ -38,11 +41,6 @@ final readonly class PaintedPlaces implements Field
     public function largest(): float
     {
         return 1.0;
-    }
-
-    public function identity(): string
-    {
-        return "painted in {$this->tones->value}";
     }
 
     public function readsBelow(): bool

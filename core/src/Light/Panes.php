@@ -16,11 +16,6 @@ final readonly class Panes implements UnitDrawing
     {
     }
 
-    public function key(): string
-    {
-        return "panes {$this->across} {$this->down} {$this->barAcross} {$this->barDown}";
-    }
-
     public function prepared(): self
     {
         return $this;

@@ -218,9 +218,13 @@ final readonly class Pattern implements Driven, OnWall, Proposes
             return [];
         }
         $field = $this->share >= 1 ? $this->soft($shape, $this->wide, $site) : $this->soft($shape, $this->tight, $site, $this->share <= 0);
-        $field = $this->share > 0 && $this->share < 1 ? new Blended($field, $this->soft($shape, $this->wide, $site), $this->share) : $field;
+        if ($this->share > 0 && $this->share < 1) {
+            $field = new Blended($field, $this->soft($shape, $this->wide, $site), $this->share);
+        }
 
-        $field = $this->gain == 0.0 || $this->through !== self::SLIDE ? $field : new Gained($field, $this->gain);
+        if ($this->gain != 0.0 && $this->through === self::SLIDE) {
+            $field = new Gained($field, $this->gain);
+        }
 
         return [new Layer($site->mode(), $this->following->onto($field, $site), OneColour::ofLight($colour), Level::of($site, $this->colour))];
     }

@@ -5,19 +5,17 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 
 /** A pattern in the pixels of a window: the drawing's mean over what each pixel covers of the unit square. */
 final readonly class PatternPlane implements Plane
 {
+    use KeyOfAll;
+
     public function __construct(private PatternShape $pattern, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "{$this->pattern->identity()} {$this->window->key()}";
     }
 
     /** @return list<float> */

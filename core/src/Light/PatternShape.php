@@ -8,6 +8,7 @@ use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Homography;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\OwnShare;
@@ -15,6 +16,7 @@ use Aumbrel\Core\Kind\OwnShare;
 /** A drawing of a unit square, fitted to four corners in perspective. */
 final readonly class PatternShape implements Emitter
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /** From the scene to the unit square. */
@@ -34,11 +36,6 @@ final readonly class PatternShape implements Emitter
     public function extent(): ?Bounds
     {
         return Bounds::round(array_map(static fn (Point $corner): array => $corner->toArray(), $this->corners))?->grown(1.0);
-    }
-
-    public function identity(): string
-    {
-        return "pattern {$this->drawing->key()} {$this->toUnit->key()}";
     }
 
     /** A drawing takes its mean over each pixel. */

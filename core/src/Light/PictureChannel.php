@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\OwnShare;
@@ -17,6 +18,7 @@ use Aumbrel\Core\Seen\PlateWords;
 /** One channel of a placed picture, encoded, times its alpha. */
 final readonly class PictureChannel implements Emitter
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /** @param  int  $channel  0 red, 1 green, 2 blue */
@@ -36,11 +38,6 @@ final readonly class PictureChannel implements Emitter
     public function extent(): ?Bounds
     {
         return Bounds::round($this->placement->corners($this->picture->width(), $this->picture->height()))?->grown(1.0);
-    }
-
-    public function identity(): string
-    {
-        return "channel {$this->channel} {$this->picture->key()} {$this->placement->key()}";
     }
 
     public function isExact(): bool

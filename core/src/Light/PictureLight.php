@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Transfer;
 use Aumbrel\Core\Kind\Emitter;
@@ -17,6 +18,7 @@ use Aumbrel\Core\Picture\PictureSource;
 /** How bright a picture is by its largest channel: with the colour divided by that it is the picture again. */
 final readonly class PictureLight implements Field
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /** @var array{Field, Field, Field} */
@@ -53,10 +55,5 @@ final readonly class PictureLight implements Field
     public function extent(): ?Extent
     {
         return $this->channels[0]->extent();
-    }
-
-    public function identity(): string
-    {
-        return "light of {$this->channels[0]->identity()} ".(int) $this->isLinear;
     }
 }

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\OwnShare;
@@ -16,9 +17,10 @@ use Aumbrel\Core\Seen\SeenPlate;
 /** A plate's outline, as what shines. */
 final readonly class PlateShape implements Emitter
 {
+    use IdentityOfAll;
     use OwnShare;
 
-    private function __construct(private Site $site, private string $plate, private SeenPlate $seen, private float $x, private float $y, private string $name)
+    private function __construct(private Site $site, private string $plate, private SeenPlate $seen, private float $x, private float $y, public string $name)
     {
     }
 
@@ -50,11 +52,6 @@ final readonly class PlateShape implements Emitter
         $bounds = $this->seen->bounds();
 
         return new Bounds($bounds->left + $this->x, $bounds->top + $this->y, $bounds->right + $this->x, $bounds->bottom + $this->y);
-    }
-
-    public function identity(): string
-    {
-        return "shape {$this->x} {$this->y} {$this->name}";
     }
 
     /** Shells of all widths share one drawing of the plate; only while it is shifted that would be drawn anew each time. */

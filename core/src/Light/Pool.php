@@ -9,6 +9,7 @@ use Aumbrel\Core\Geometry\Outline;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Vector;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Stage\Camera;
@@ -17,6 +18,8 @@ use Aumbrel\Core\Stage\Face;
 /** The light of a spot on a surface, as the camera sees it. */
 final readonly class Pool implements Field
 {
+    use IdentityOfAll;
+
     /** Directions that make a ring. */
     private const PIECES = 72;
 
@@ -183,13 +186,13 @@ final readonly class Pool implements Field
     }
 
     /**
-     * The brightest place lies on the way from the lamp's foot to the target: there the light falls steepest and from nearest,
+     * What the standard's modes divide by: its largest value over the surface where that is above 1. The brightest place lies on the way from the lamp's foot to the target: there the light falls steepest and from nearest,
      * here the beam is strongest.
      */
     public function largest(): float
     {
         $foot = $this->face->foot($this->lamp);
-        $largest = 0.0;
+        $largest = 1.0;
         for ($step = 0; $step <= self::STEPS; $step++) {
             $largest = max($largest, $this->on($foot->plus($this->target->minus($foot)->times($step / self::STEPS))));
         }
@@ -226,11 +229,6 @@ final readonly class Pool implements Field
     public function extent(): ?Outline
     {
         return $this->end === null ? null : new Outline($this->end, 1.0 + 0.002 * $this->throw);
-    }
-
-    public function identity(): string
-    {
-        return 'pool '.json_encode([(array) $this->camera, (array) $this->face->normal, $this->face->offset, (array) $this->lamp, (array) $this->target, $this->law->beam, $this->law->field, $this->reach, $this->cuts->toArray(), $this->edges]);
     }
 
     public function readsBelow(): bool

@@ -30,7 +30,9 @@ final class PoolField
     public static function sharp(float $inside): float
     {
         $kept = $inside + 0.5;
-        $kept = $kept < 1.0 ? $kept : 1.0;
+        if (! ($kept < 1.0)) {
+            $kept = 1.0;
+        }
 
         return $kept > 0.0 ? $kept : 0.0;
     }

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\OwnShare;
@@ -13,6 +14,7 @@ use Aumbrel\Core\Kind\OwnShare;
 /** A shape drawn out to a side, fading on the way: the largest of (1 - t) x the shape moved by t x the pull, t from 0 to 1. */
 final readonly class Pulled implements Emitter
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /** @param  float  $x  px @param  float  $y  px, down */
@@ -30,11 +32,6 @@ final readonly class Pulled implements Emitter
         $own = $this->shape->extent();
 
         return $own !== null ? $own->with(new Bounds($own->left + $this->x, $own->top + $this->y, $own->right + $this->x, $own->bottom + $this->y)) : null;
-    }
-
-    public function identity(): string
-    {
-        return "{$this->shape->identity()} pulled {$this->x} {$this->y}";
     }
 
     public function isExact(): bool

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Emitter;
@@ -12,15 +13,12 @@ use Aumbrel\Core\Kind\Emitter;
 /** A shape drawn out to a side, in the pixels of a window. */
 final readonly class PulledPlane implements Plane
 {
+    use KeyOfAll;
+
     private const MOST_STEPS = 64;
 
     public function __construct(private Emitter $shape, private float $x, private float $y, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "{$this->shape->identity()} pulled {$this->x} {$this->y} {$this->window->key()}";
     }
 
     /** @return list<float> */

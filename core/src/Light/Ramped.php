@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Ramp\ColourRamp;
@@ -13,6 +14,8 @@ use Aumbrel\Core\Ramp\ColourRamp;
 /** A field times the opacity that a ramp has at 1 - field: from the full shape outward. */
 final readonly class Ramped implements Field
 {
+    use IdentityOfAll;
+
     public function __construct(private Field $field, private ColourRamp $ramp)
     {
     }
@@ -35,11 +38,6 @@ final readonly class Ramped implements Field
     public function largest(): float
     {
         return $this->field->largest();
-    }
-
-    public function identity(): string
-    {
-        return "{$this->field->identity()} ramped {$this->ramp->key}";
     }
 
     public function readsBelow(): bool

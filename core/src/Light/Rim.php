@@ -160,7 +160,9 @@ final readonly class Rim implements Directed, Driven, Proposes
     public static function facing(float $toward, float $slant, float $round): float
     {
         $facing = $toward * $slant + $round;
-        $facing = $facing > 1.0 ? 1.0 : $facing;
+        if ($facing > 1.0) {
+            $facing = 1.0;
+        }
 
         return $facing > 0.0 ? $facing : 0.0;
     }

@@ -43,6 +43,7 @@ final readonly class RimField implements Field
         return $this->plate;
     }
 
+    /** By hand: level and colour of the rim are no part of the shape. */
     public function identity(): string
     {
         return "rim {$this->rim->bearing->azimuth} {$this->rim->bearing->elevation} {$this->rim->width} {$this->rim->wrap} of {$this->outline->key()} {$this->outline->placement->key()}";

@@ -21,7 +21,7 @@ final readonly class ShadedGrey implements Tint
     public function write(KernelWriter $kernel, BlendMode $mode): array
     {
         $grey = $this->shaded->write($kernel);
-        $kernel->line("{$grey} = 0.5 + 0.5 * {$grey}; {$grey} = {$grey} < 0.0 ? 0.0 : ({$grey} > 1.0 ? 1.0 : {$grey});");
+        $kernel->line("{$grey} = 0.5 + 0.5 * {$grey}; if ({$grey} < 0.0) { {$grey} = 0.0; } if ({$grey} > 1.0) { {$grey} = 1.0; }");
 
         return [$grey, $grey, $grey];
     }

@@ -9,6 +9,7 @@ use Aumbrel\Core\Body\BodyPlane;
 use Aumbrel\Core\Body\Normals;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\OwnShare;
@@ -18,6 +19,7 @@ use Aumbrel\Core\Seen\SeenPlate;
 /** How much of a sky a plate's body sees. */
 final readonly class SkyField implements Field
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /** @param  SeenPlate|null  $occlusion  the picture of how open each place is */
@@ -39,10 +41,5 @@ final readonly class SkyField implements Field
     public function extent(): Extent
     {
         return $this->plate;
-    }
-
-    public function identity(): string
-    {
-        return "skylight {$this->up->azimuth} {$this->up->elevation} {$this->occlusion?->key()} on {$this->body->key()}";
     }
 }

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Emitter;
@@ -16,6 +17,8 @@ use Aumbrel\Core\Texture\Lattice;
 /** A softened field on a lattice, coarse where the softness allows; without level and colour, so that fading it costs nothing. */
 final readonly class SoftShape implements Plane
 {
+    use KeyOfAll;
+
     /** Lattice points to a sigma. */
     private const POINTS = 5;
 
@@ -37,11 +40,6 @@ final readonly class SoftShape implements Plane
         $step = $this->finest * ($field instanceof Emitter ? 2 ** floor(log($coarse, 2)) : $coarse);
         $this->margin = (int) ceil(Gaussian::REACH * $softness / $step) + 1;
         $this->lattice = new Lattice($step, $window);
-    }
-
-    public function key(): string
-    {
-        return "{$this->field->identity()} softened by {$this->softness} {$this->lattice->key()}";
     }
 
     /**

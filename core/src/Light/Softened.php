@@ -6,12 +6,15 @@ namespace Aumbrel\Core\Light;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 
 /** A field blurred by a Gaussian. */
 final readonly class Softened implements Field
 {
+    use IdentityOfAll;
+
     /** So many sigmas off nothing is left that a light at its highest level could show. */
     public const GONE = 5.5;
 
@@ -36,11 +39,6 @@ final readonly class Softened implements Field
     public function largest(): float
     {
         return $this->field->largest();
-    }
-
-    public function identity(): string
-    {
-        return "{$this->field->identity()} softened by {$this->softness}";
     }
 
     public function readsBelow(): bool

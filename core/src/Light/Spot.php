@@ -327,6 +327,7 @@ final readonly class Spot implements Directed, Drawn, Driven, Field
         return false;
     }
 
+    /** By hand: level, colour and softness are no part of the shape, so that fading works out nothing anew. */
     public function identity(): string
     {
         return 'spot '.implode(' ', [...$this->origin->toArray(), ...$this->target->toArray(), $this->law->beam, $this->law->field,

@@ -304,7 +304,9 @@ final readonly class SpotOnto implements Directed, Drawn, Driven, Proposes
         }
         $under = $face->foot($lamp);
         // a lamp behind the camera stands over a place that is not seen: its values say the nearest one that is
-        $under = $camera->scale($under->z) > Camera::NEAREST ? $under : new Vector($under->x, $under->y, $camera->focal * (1 - 2 * Camera::NEAREST));
+        if ($camera->scale($under->z) <= Camera::NEAREST) {
+            $under = new Vector($under->x, $under->y, $camera->focal * (1 - 2 * Camera::NEAREST));
+        }
 
         return [$camera->seen($under) ?? $this->lamp, max(self::LOWEST, $face->over($lamp) / $camera->scale($under->z))];
     }

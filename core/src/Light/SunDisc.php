@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Light;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\OwnShare;
@@ -15,6 +16,7 @@ use Aumbrel\Core\Ramp\ColourRamp;
 /** One channel of a sun's disc: red, green or blue, encoded and premultiplied, or how much of it there is. */
 final readonly class SunDisc implements Emitter
 {
+    use IdentityOfAll;
     use OwnShare;
 
     public const OPACITY = 3;
@@ -49,11 +51,6 @@ final readonly class SunDisc implements Emitter
     public function extent(): Bounds
     {
         return Disc::bounds($this->centre, $this->radius);
-    }
-
-    public function identity(): string
-    {
-        return "sun {$this->centre->x} {$this->centre->y} {$this->radius} {$this->channel} {$this->ramp->key} {$this->before?->identity()}";
     }
 
     public function isExact(): bool

@@ -47,6 +47,7 @@ final readonly class TracedLines implements Emitter
         return Bounds::round(array_merge(...$this->lines))?->grown($this->width / 2 + 1);
     }
 
+    /** By hand: the name is a hash of all lines, worked out once. */
     public function identity(): string
     {
         return $this->name;

@@ -7,8 +7,6 @@ namespace Aumbrel\Core\Light;
 /** What a pattern draws in the unit square: how much light passes at a place of it. */
 interface UnitDrawing
 {
-    public function key(): string;
-
     /** The same with all that takes long to work out. */
     public function prepared(): self;
 

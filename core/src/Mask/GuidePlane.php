@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Mask;
 use Aumbrel\Core\Color\Oklab;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Guide;
@@ -14,14 +15,11 @@ use Aumbrel\Core\Kind\Guide;
 /** The colours of a guide in Oklab: lightness, or one of the two others. */
 final readonly class GuidePlane implements Plane
 {
+    use KeyOfAll;
+
     /** @param  0|1|2  $channel */
     public function __construct(private Guide $guide, private Window $window, private int $channel)
     {
-    }
-
-    public function key(): string
-    {
-        return "guide {$this->guide->key()} {$this->window->key()} {$this->channel}";
     }
 
     /** @return list<float> */

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Mask;
 
 use Aumbrel\Core\CutOut\Edge;
 use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Raster\Gaussian;
@@ -16,6 +17,8 @@ use Closure;
 /** What covers the pixels of a frame, grown or shrunk by a distance, and then feathered. */
 final readonly class SoftPlane implements Plane
 {
+    use KeyOfAll;
+
     /** Sigma in pixels above which fewer pixels do. */
     private const WIDEST = 12.0;
 
@@ -26,13 +29,8 @@ final readonly class SoftPlane implements Plane
      * @param  float  $feather  sigma, in the frame's coordinates
      * @param  bool  $isSoft  whether what is soft stays so as it grows; otherwise it has an edge, which moves by the exact distance
      */
-    public function __construct(private string $name, private Closure $coverage, private float $grow, private float $feather, private Frame $frame, private bool $isSoft = false)
+    public function __construct(public string $name, private Closure $coverage, private float $grow, private float $feather, private Frame $frame, private bool $isSoft = false)
     {
-    }
-
-    public function key(): string
-    {
-        return "soft {$this->name} grown {$this->grow} ".(int) $this->isSoft." feathered {$this->feather} {$this->frame->key()}";
     }
 
     /** @return list<float> */

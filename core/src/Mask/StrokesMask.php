@@ -73,7 +73,9 @@ final readonly class StrokesMask implements Bounded, GuidedMask, PlateMask
         $all = null;
         foreach ($this->startsShown ? [] : $this->strokes->all as $stroke) {
             $own = $stroke->bounds();
-            $all = $own === null ? $all : ($all?->with($own) ?? $own);
+            if ($own !== null) {
+                $all = $all?->with($own) ?? $own;
+            }
         }
 
         return $all;

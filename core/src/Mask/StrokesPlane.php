@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Mask;
 
 use Aumbrel\Core\Geometry\Frame;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\Guide;
@@ -18,6 +19,8 @@ use Aumbrel\Core\Stroke\Stroke;
  */
 final readonly class StrokesPlane implements Plane
 {
+    use KeyOfAll;
+
     /** So many strokes back a kept plane is looked for. */
     private const LOOK_BACK = 6;
 
@@ -27,11 +30,6 @@ final readonly class StrokesPlane implements Plane
      */
     public function __construct(private array $strokes, private float $start, private Frame $frame, private ?Guide $guide = null)
     {
-    }
-
-    public function key(): string
-    {
-        return 'strokes '.hash('xxh128', $this->start.implode(' ', array_map(static fn (Stroke $stroke): string => $stroke->key(), $this->strokes)))." {$this->frame->key()}";
     }
 
     /** @return list<float> */

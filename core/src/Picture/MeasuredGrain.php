@@ -77,7 +77,9 @@ final readonly class MeasuredGrain
         if ($size >= 1.0) {
             [$quarter, $quarterThere, $quarterColumns, $quarterRows] = self::halved($half, $halfThere, $halfColumns, $halfRows);
             $quarterReading = self::reading($quarter, $quarterThere, $quarterColumns, $quarterRows);
-            $size = $quarterReading === null ? $size : max($size, self::between($quarterReading[0] / max(1e-6, $halfReading[0]), array_column(self::QUARTER_TO_HALF, 1), array_column(self::QUARTER_TO_HALF, 0)));
+            if ($quarterReading !== null) {
+                $size = max($size, self::between($quarterReading[0] / max(1e-6, $halfReading[0]), array_column(self::QUARTER_TO_HALF, 1), array_column(self::QUARTER_TO_HALF, 0)));
+            }
         }
         $sigma = $size > 0.8 ? $halfReading[0] / self::between($size, self::SIZES, self::SEEN_HALF) : $full[0] / self::between($size, self::SIZES, self::SEEN);
 

@@ -8,6 +8,7 @@ use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Color\Srgb;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Picture\Pixels;
@@ -19,6 +20,8 @@ use Closure;
 /** A plate's colours without what is finest in them, linear: smoothed along its edges, as its encoded luma shows them. Three channels of 21 bits in one number. */
 final readonly class CalmedPlane implements Plane
 {
+    use KeyOfAll;
+
     /** The filter's radius, in pixels of the plate's picture, and the variance below which it smooths. */
     private const RADIUS = 2.0;
 
@@ -30,13 +33,8 @@ final readonly class CalmedPlane implements Plane
      * @param  Closure(Window): ?SeenPlate  $seen  the plate in a window
      * @param  float  $scale  scene pixels to one of its picture
      */
-    public function __construct(private string $name, private Closure $seen, private float $scale, private Window $window)
+    public function __construct(public string $name, private Closure $seen, private float $scale, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "calmed {$this->window->key()} of {$this->name}";
     }
 
     /** @return list<int> */

@@ -218,7 +218,9 @@ final readonly class Plate implements Pictured
     public function litFrom(Bearing $seen): array
     {
         $own = $seen->turned(-$this->placement->turn);
-        $own = $this->placement->mirrored ? $own->mirrored() : $own;
+        if ($this->placement->mirrored) {
+            $own = $own->mirrored();
+        }
 
         return ['bearing' => ['by' => Method::Sphere->value, 'azimuth' => round($own->azimuth, 1), 'elevation' => round($own->elevation, 1)]];
     }

@@ -34,6 +34,7 @@ final readonly class PlateAlpha implements Field
         return $this->plate;
     }
 
+    /** By hand: it is the plate as a window sees it, and nothing else. */
     public function identity(): string
     {
         return $this->plate->key();

@@ -47,11 +47,6 @@ final readonly class Laid
         return $t;
     }
 
-    public function key(): string
-    {
-        return "laid {$this->from->x} {$this->from->y} {$this->to->x} {$this->to->y} ".(int) $this->isRound;
-    }
-
     private function length(): float
     {
         return max(self::SHORTEST, $this->from->distanceTo($this->to));

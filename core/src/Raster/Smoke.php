@@ -38,11 +38,6 @@ final readonly class Smoke
         $this->sin = sin(deg2rad($drift));
     }
 
-    public function key(): string
-    {
-        return "smoke {$this->size} {$this->density} {$this->softness} {$this->drift} {$this->stretch} {$this->seed} {$this->octaves}";
-    }
-
     /**
      * How much there is at each of the places, 0..1.
      *

@@ -20,9 +20,15 @@ final class Surrounding
         foreach ($covers as $at => $cover) {
             if ($cover > 0.5) {
                 [$x, $y] = [$at % $columns, intdiv($at, $columns)];
-                $left = $x < $left ? $x : $left;
-                $right = $x > $right ? $x : $right;
-                $top = $y < $top ? $y : $top;
+                if ($x < $left) {
+                    $left = $x;
+                }
+                if ($x > $right) {
+                    $right = $x;
+                }
+                if ($y < $top) {
+                    $top = $y;
+                }
                 $bottom = $y;
             }
         }

@@ -69,7 +69,9 @@ final readonly class Agreement
         $nearest = null;
         foreach ($this->others($strip, $from) as [$name, $bearing]) {
             $angle = $own->angleTo($bearing);
-            $nearest = $nearest === null || $angle < $nearest[2] ? [$name, $bearing, $angle] : $nearest;
+            if ($nearest === null || $angle < $nearest[2]) {
+                $nearest = [$name, $bearing, $angle];
+            }
         }
         if ($nearest === null || $nearest[2] <= self::SIDE) {
             return null;

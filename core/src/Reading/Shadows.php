@@ -70,7 +70,9 @@ final readonly class Shadows
         foreach ($this->compass->sights as $sight) {
             $isOfScene = $sight->isLight && ($sight->of === null || in_array($sight->of, $shadow->plates(), true) || str_starts_with($sight->strip, SceneSource::NAMED));
             $apart = $isOfScene && $sight->strip !== $strip->id ? self::apart($own, $sight->bearing) : INF;
-            $nearest = $apart < ($nearest[0] ?? INF) ? [$apart, $sight] : $nearest;
+            if ($apart < ($nearest[0] ?? INF)) {
+                $nearest = [$apart, $sight];
+            }
         }
         if ($nearest === null || $nearest[0] <= self::TOWARD) {
             return null;
@@ -153,7 +155,9 @@ final readonly class Shadows
         foreach ($strip->kind instanceof ThrowsShadow && ! $strip->kind->isOnWall() ? $strip->kind->plates() : [] as $plate) {
             $found = $this->scene->find($plate);
             $stand = $found === null || ! $this->measures->isCutOut($found) ? null : Standings::of($found, $this->measures, $this->footings);
-            $stands = $stand === null ? $stands : [...$stands, $stand];
+            if ($stand !== null) {
+                $stands[] = $stand;
+            }
         }
 
         return $stands;

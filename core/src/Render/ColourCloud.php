@@ -24,7 +24,9 @@ final class ColourCloud
         $cells = [];
         $all = 0;
         foreach (unpack('V*', $bytes) ?: [] as $pixel) {
-            $pixel = is_int($pixel) ? $pixel : 0;
+            if (! is_int($pixel)) {
+                $pixel = 0;
+            }
             if ($pixel >> 24 > 0) {
                 [$r, $g, $b] = [$pixel & 255, $pixel >> 8 & 255, $pixel >> 16 & 255];
                 $cell = (intdiv($r * self::CELLS, 256) * self::CELLS + intdiv($g * self::CELLS, 256)) * self::CELLS + intdiv($b * self::CELLS, 256);

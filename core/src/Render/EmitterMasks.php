@@ -67,6 +67,7 @@ final readonly class EmitterMasks implements Emitter
         return $all;
     }
 
+    /** By hand: the name has all masks and the plate, worked out once. */
     public function identity(): string
     {
         return $this->name;

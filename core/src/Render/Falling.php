@@ -12,7 +12,7 @@ use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Scene\Strip;
 
-/** How much of a light falls at a place, in linear light, whatever its mode: with its level, its masks, and the plate that it is confined to. */
+/** How much there is of a layer at a place, whatever its mode: with its level in linear light or its amount, its masks, and the plate that it is confined to. */
 final readonly class Falling implements Field
 {
     public function __construct(private Strip $strip, private Layer $layer, private Sites $sites)
@@ -45,6 +45,7 @@ final readonly class Falling implements Field
         return $this->layer->field->largest() * max(1.0, $this->layer->strength->full(BlendMode::Airlight));
     }
 
+    /** By hand: the scene around a strip is no part of it; its identity has its masks and all that it is made of. */
     public function identity(): string
     {
         return "what falls of {$this->strip->identity()} by {$this->layer->field->identity()}";

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Render;
 
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelWriter;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Closure;
@@ -13,6 +14,8 @@ use Closure;
 /** What a group yields, worked out once and kept: encoded red, green, blue and alpha in one number a pixel, up to three stops above white. */
 final readonly class HeldPlane implements Plane
 {
+    use KeyOfAll;
+
     /** White, of 65535: what is brighter than eight times that is cut off. */
     private const WHITE = 8191.0;
 
@@ -22,13 +25,8 @@ final readonly class HeldPlane implements Plane
      * @param  string  $name  all that it depends on besides the window
      * @param  Closure(Window): array{list<float>, list<float>, list<float>, list<float>}  $colours  encoded, and alpha
      */
-    public function __construct(private string $name, private Closure $colours, private Window $window)
+    public function __construct(public string $name, private Closure $colours, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "held {$this->name} {$this->window->key()}";
     }
 
     /** @return list<int> */

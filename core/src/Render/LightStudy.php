@@ -205,7 +205,9 @@ final readonly class LightStudy
                 }
             }
             // a side of which hardly anything lies in the picture shows no edge
-            $most = $count < self::PLACES / 8 ? $most : max($most, $sum / $count);
+            if ($count >= self::PLACES / 8) {
+                $most = max($most, $sum / $count);
+            }
         }
 
         return $most;

@@ -82,8 +82,9 @@ final readonly class Output
     {
         $most = $bits === 16 ? 65535 : 255;
         $out = array_map($this->kernel->variable(...), ['red', 'green', 'blue']);
+        // what lies below 0, or is no number, would come round to white in packed pixels
         foreach ($out as $at => $channel) {
-            $this->kernel->line("{$channel} = {$colour[$at]} * {$most}.0;");
+            $this->kernel->line("{$channel} = {$colour[$at]} * {$most}.0; if (! ({$channel} > 0.0)) { {$channel} = 0.0; }");
         }
         if ($exceeds) {
             $this->kernel->row('$clipped = 0;');

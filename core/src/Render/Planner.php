@@ -382,7 +382,9 @@ final class Planner
     private function layer(Strip $strip, Layer $layer, int $run, array $tones): void
     {
         $this->space($strip, $layer, $run);
-        $tones = $strip->activeTones()?->ofItself === true ? [$this->tones->of($this->passes, $strip->activeTones(), $layer)] : $tones;
+        if ($strip->activeTones()?->ofItself === true) {
+            $tones = [$this->tones->of($this->passes, $strip->activeTones(), $layer)];
+        }
         $covered = $strip->kind instanceof Pictured ? $this->confinement->under($strip) : [];
         if ($covered === [] && $this->mayWait($strip, $layer)) {
             $this->passes->mixLater(KernelLayer::branches($layer->mode), fn (KernelWriter $kernel): KernelLayer => $this->laid($kernel, $layer)->even());
@@ -500,7 +502,9 @@ final class Planner
         $limits = $strip->activeTones();
         $this->strips($strip->strips);
         $this->passes->toEncoded();
-        $tones = $limits?->ofItself === true ? [$this->tones->below($this->passes, $limits)] : $tones;
+        if ($limits?->ofItself === true) {
+            $tones = [$this->tones->below($this->passes, $limits)];
+        }
         $confinement = [...$this->confinement->of($strip, null), ...$tones];
         if ($strip->amount >= 1 && $strip->activeMasks() === [] && $strip->keptOff === null && $confinement === []) {
             return;
@@ -534,7 +538,9 @@ final class Planner
         }
         $this->passes->toEncoded();
         $limits = $strip->activeTones();
-        $tones = $limits?->ofItself === true ? [$this->tones->below($this->passes, $limits)] : $tones;
+        if ($limits?->ofItself === true) {
+            $tones = [$this->tones->below($this->passes, $limits)];
+        }
         $exceeds = $this->passes->exceeds();
         $made = $this->passes->back($before);
         $this->confinement = $around;

@@ -37,7 +37,9 @@ final class ScopeCounts
         $lumas = [];
         [$all, $clipped, $black, $at] = [0, 0, 0, -1];
         foreach (unpack('V*', $bytes) ?: [] as $pixel) {
-            $pixel = is_int($pixel) ? $pixel : 0;
+            if (! is_int($pixel)) {
+                $pixel = 0;
+            }
             $at++;
             if ($pixel >> 24 === 0) {
                 $lumas[] = 0.0;

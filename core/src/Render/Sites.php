@@ -11,6 +11,7 @@ use Aumbrel\Core\CutOut\PlateOutline;
 use Aumbrel\Core\Fault\SceneError;
 use Aumbrel\Core\Geometry\Frame;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\Asked;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Kind\GuidedMask;
@@ -31,7 +32,7 @@ use Aumbrel\Core\Seen\SeenPlate;
 use Closure;
 
 /** What the strips of a scene find around them in one window. */
-final class Sites
+final class Sites implements Asked
 {
     /** @var array<string, SeenPlate> by strip and window */
     private array $seen = [];

@@ -11,8 +11,10 @@ use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kind\Beneath;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\Family;
+use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\Layer;
 use Aumbrel\Core\Kind\MaskKind;
+use Aumbrel\Core\Kind\Pictured;
 use Aumbrel\Core\Kind\Site;
 use Aumbrel\Core\Kind\Traced;
 use Aumbrel\Core\Picture\PictureSource;
@@ -84,6 +86,18 @@ final readonly class StripSite implements Site
         $sites = $this->sites;
 
         return $strip->muted || $strip->amount <= 0 ? [] : array_map(static fn (Layer $layer): Layer => $layer->where(new Falling($strip, $layer, $sites)), $strip->kind->layers(new self($strip, $sites)));
+    }
+
+    public function covering(string $plate): ?Field
+    {
+        $strip = $this->sites->scene->find($plate);
+        if ($strip === null || $strip->isGroup() || $strip->muted || ! $strip->kind instanceof Pictured) {
+            return null;
+        }
+        $layer = $strip->kind->layers(new self($strip, $this->sites))[0] ?? null;
+        $isPlain = $strip->amount >= 1.0 && $strip->activeMasks() === [] && $strip->keptOff === null && $strip->confinedTo === null;
+
+        return $layer === null || $isPlain ? $layer?->field : new Falling($strip, $layer, $this->sites);
     }
 
     public function beneath(): Beneath

@@ -19,7 +19,9 @@ final class Tones
     {
         $counts = array_fill(0, self::COUNT, 0);
         foreach (unpack('V*', $bytes) ?: [] as $pixel) {
-            $pixel = is_int($pixel) ? $pixel : 0;
+            if (! is_int($pixel)) {
+                $pixel = 0;
+            }
             if ($pixel >> 24 > 0) {
                 $counts[(int) (Luma::of($pixel & 255, $pixel >> 8 & 255, $pixel >> 16 & 255) + 0.5)]++;
             }

@@ -57,7 +57,9 @@ final readonly class Renaming
      */
     private function values(mixed $values, string $kind): array
     {
-        $values = is_array($values) ? $values : [];
+        if (! is_array($values)) {
+            $values = [];
+        }
         foreach (Kinds::parametersOf($kind) as $parameter) {
             if (isset($values[$parameter->name])) {
                 $values[$parameter->name] = $parameter->type->renamed($values[$parameter->name], $this->strip);

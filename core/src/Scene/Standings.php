@@ -68,7 +68,9 @@ final readonly class Standings implements Grounds
             $kind = $strip->kind;
             if ($kind instanceof ThrowsShadow && $kind->isOnWall() === $onWall && $strip->source === $source && $strip->mode === BlendMode::Multiply && $this->isPlain($strip)) {
                 $lit = ($this->lit)($strip);
-                $all = $lit instanceof ThrowsShadow ? [...$all, [$lit, $strip->amount]] : $all;
+                if ($lit instanceof ThrowsShadow) {
+                    $all[] = [$lit, $strip->amount];
+                }
             }
         }
 

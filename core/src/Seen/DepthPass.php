@@ -43,9 +43,4 @@ final readonly class DepthPass
             $kernel->line("{$distance} = 1.0 / {$distance};");
         }
     }
-
-    public function key(): string
-    {
-        return implode(' ', ['depth', $this->picture, $this->near, $this->far, (int) $this->nearIsWhite, (int) $this->holdsInverse]);
-    }
 }

@@ -9,6 +9,7 @@ use Aumbrel\Core\Geometry\Outline;
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Picture\PictureSource;
 use Aumbrel\Core\Picture\Rectangle;
@@ -22,6 +23,8 @@ use LogicException;
  */
 final readonly class PlatePlane implements SeenPlate
 {
+    use KeyOfAll;
+
     /** How far from a whole pixel a plate may lie and still be read as it is. */
     private const WHOLE = 1e-6;
 
@@ -47,11 +50,6 @@ final readonly class PlatePlane implements SeenPlate
     public static function beside(PictureSource $picture, PictureSource $plate, Placement $placement, Window $window): self
     {
         return new self($picture, $placement->ofFiner($picture->width() / $plate->width(), $picture->height() / $plate->height()), $window);
-    }
-
-    public function key(): string
-    {
-        return ($this->isCut ? 'plate' : 'uncut')." {$this->picture->key()} {$this->placement->key()} {$this->window->key()}";
     }
 
     public function bits(): int

@@ -31,6 +31,8 @@ final readonly class TurnedDrawing
         }
         [$red, $green, $blue, $alpha] = $this->source->unpacked($x0, $y0, $width, $height);
         $cubic = $this->source->pitch <= 1.0;
+        // taps of the filter, and how many of them lie before the place
+        [$taps, $before] = $cubic ? [4, 1] : [2, 0];
         [$opaque, $isCut] = [$this->source->picture->opaque(), $this->source->isCut];
         $plane = [];
         for ($row = 0; $row < $rows; $row++) {
@@ -47,26 +49,24 @@ final readonly class TurnedDrawing
                 foreach ($samples as [$sx, $sy]) {
                     $u = $px + $sx * $ax + $sy * $bx - 0.5;
                     $v = $py + $sx * $ay + $sy * $by - 0.5;
-                    $left = (int) floor($u);
-                    $top = (int) floor($v);
+                    $left = floor($u);
+                    $top = floor($v);
                     $fx = $u - $left;
                     $fy = $v - $top;
                     if ($cubic) {
                         $wx = [((-0.5 * $fx + 1.0) * $fx - 0.5) * $fx, (1.5 * $fx - 2.5) * $fx * $fx + 1.0, ((-1.5 * $fx + 2.0) * $fx + 0.5) * $fx, (0.5 * $fx - 0.5) * $fx * $fx];
                         $wy = [((-0.5 * $fy + 1.0) * $fy - 0.5) * $fy, (1.5 * $fy - 2.5) * $fy * $fy + 1.0, ((-1.5 * $fy + 2.0) * $fy + 0.5) * $fy, (0.5 * $fy - 0.5) * $fy * $fy];
-                        $left--;
-                        $top--;
-                        $size = 4;
                     } else {
                         $wx = [1.0 - $fx, $fx];
                         $wy = [1.0 - $fy, $fy];
-                        $size = 2;
                     }
-                    for ($j = 0; $j < $size; $j++) {
-                        $y = $top + $j - $y0;
+                    $firstX = (int) $left - $before - $x0;
+                    $firstY = (int) $top - $before - $y0;
+                    for ($j = 0; $j < $taps; $j++) {
+                        $y = $firstY + $j;
                         $y = ($y < 0 ? 0 : ($y >= $height ? $height - 1 : $y)) * $width;
-                        for ($i = 0; $i < $size; $i++) {
-                            $x = $left + $i - $x0;
+                        for ($i = 0; $i < $taps; $i++) {
+                            $x = $firstX + $i;
                             $n = $y + ($x < 0 ? 0 : ($x >= $width ? $width - 1 : $x));
                             $w = $wx[$i] * $wy[$j];
                             $r += $w * $red[$n];

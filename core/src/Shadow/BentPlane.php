@@ -5,22 +5,20 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Shadow;
 
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 
 /** A shadow that was bent: read from the straight one where each place comes from. */
 final readonly class BentPlane implements Plane
 {
+    use KeyOfAll;
+
     /** Ways that nobody sees, in pixels. */
     private const STILL = 0.02;
 
     public function __construct(private CastShape $shape, private Throwing $throwing, private Bend $bend, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "{$this->bend->key()} of {$this->shape->key()} {$this->throwing->key()} {$this->window->key()}";
     }
 
     /** @return list<float> */

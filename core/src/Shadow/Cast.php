@@ -191,7 +191,9 @@ final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, See
             $folds = [];
             foreach ($cast?->folds($stand) ?? [] as $fold) {
                 $shape = CastShape::of($site, $stand->id, $this->filled, $fold->sheet);
-                $folds = $shape === null ? $folds : [...$folds, [$fold, $shape]];
+                if ($shape !== null) {
+                    $folds[] = [$fold, $shape];
+                }
             }
             if ($cast !== null && $folds !== []) {
                 $all[] = ['id' => $stand->id, 'folds' => $folds, 'bend' => $cast->bend($this->bends)];
@@ -213,9 +215,13 @@ final class Cast implements Driven, Grounded, LiesUnder, Proposes, Pullable, See
             $onIt = [];
             foreach ($id === $on->id ? [] : $folds as [$fold, $shape]) {
                 $thrown = $fold->onPlate($on);
-                $onIt = $thrown === null ? $onIt : [...$onIt, new Piece($shape, $thrown)];
+                if ($thrown !== null) {
+                    $onIt[] = new Piece($shape, $thrown);
+                }
             }
-            $pieces = $onIt === [] ? $pieces : [...$pieces, Folded::of($onIt)];
+            if ($onIt !== []) {
+                $pieces[] = Folded::of($onIt);
+            }
         }
 
         return $pieces;

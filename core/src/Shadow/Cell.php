@@ -7,8 +7,21 @@ namespace Aumbrel\Core\Shadow;
 /** A square of pixels between four places of which it is known how they are gathered: in it that changes evenly. */
 final readonly class Cell
 {
+    /** Levels that differ by no more than so much go evenly from corner to corner. */
+    private const EVEN = 0.5;
+
+    /** @var array{float, float, float, float} by which each corner's axis is turned to one side, so that between two of them it does not turn round */
+    private array $sides;
+
     private function __construct(private Gather $upperLeft, private Gather $upperRight, private Gather $lowerLeft, private Gather $lowerRight, private bool $isAll)
     {
+        $longest = $upperLeft;
+        foreach ([$upperRight, $lowerLeft, $lowerRight] as $corner) {
+            if (hypot($corner->x, $corner->y) > hypot($longest->x, $longest->y)) {
+                $longest = $corner;
+            }
+        }
+        $this->sides = [$upperLeft->side($longest), $upperRight->side($longest), $lowerLeft->side($longest), $lowerRight->side($longest)];
     }
 
     /** Null where nothing is thrown, or nothing is there. What is not known at a corner is taken from another one. */
@@ -21,6 +34,19 @@ final readonly class Cell
         $cell = new self($upperLeft ?? $any, $upperRight ?? $any, $lowerLeft ?? $any, $lowerRight ?? $any, $upperLeft !== null && $upperRight !== null && $lowerLeft !== null && $lowerRight !== null);
 
         return $cell->upperLeft->isNothing && $cell->upperRight->isNothing && $cell->lowerLeft->isNothing && $cell->lowerRight->isNothing ? null : $cell;
+    }
+
+    /** Whether how it is gathered differs from corner to corner by more than goes evenly, or is not known at one of them. */
+    public function changes(): bool
+    {
+        if ($this->isWhole()) {
+            return false;
+        }
+        $corners = [$this->upperLeft, $this->upperRight, $this->lowerLeft, $this->lowerRight];
+        $levels = array_map(static fn (Gather $corner): float => $corner->level, $corners);
+        $lengths = array_map(static fn (Gather $corner): float => hypot($corner->x, $corner->y), $corners);
+
+        return ! $this->isAll || max($levels) - min($levels) > self::EVEN || max($lengths) > 2 ** (self::EVEN / 2) * min($lengths);
     }
 
     /** Whether all of it is covered. */
@@ -67,13 +93,17 @@ final readonly class Cell
     /** @return array{float, float} of the way along which places lie, px to the right */
     public function across(float $down): array
     {
-        return self::ends($this->upperLeft->x, $this->upperRight->x, $this->lowerLeft->x, $this->lowerRight->x, $down);
+        [$a, $b, $c, $d] = $this->sides;
+
+        return self::ends($a * $this->upperLeft->x, $b * $this->upperRight->x, $c * $this->lowerLeft->x, $d * $this->lowerRight->x, $down);
     }
 
     /** @return array{float, float} the same, px down */
     public function upright(float $down): array
     {
-        return self::ends($this->upperLeft->y, $this->upperRight->y, $this->lowerLeft->y, $this->lowerRight->y, $down);
+        [$a, $b, $c, $d] = $this->sides;
+
+        return self::ends($a * $this->upperLeft->y, $b * $this->upperRight->y, $c * $this->lowerLeft->y, $d * $this->lowerRight->y, $down);
     }
 
     /** @return array{float, float} what is gathered at its corners */

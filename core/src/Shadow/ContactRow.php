@@ -78,7 +78,9 @@ final readonly class ContactRow
         foreach ($feet as $foot) {
             while ($kept !== [] && self::makesNone($kept[count($kept) - 1], $foot, $least)) {
                 $before = array_pop($kept);
-                $foot = $before->y > $foot->y ? $before : $foot;
+                if ($before->y > $foot->y) {
+                    $foot = $before;
+                }
             }
             $kept[] = $foot;
         }

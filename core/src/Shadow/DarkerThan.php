@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Shadow;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\OwnShare;
@@ -16,6 +17,7 @@ use Aumbrel\Core\Kind\OwnShare;
  */
 final readonly class DarkerThan implements Field
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /**
@@ -43,10 +45,5 @@ final readonly class DarkerThan implements Field
     public function extent(): ?Extent
     {
         return $this->field->extent();
-    }
-
-    public function identity(): string
-    {
-        return "{$this->field->identity()} x {$this->density} darker than ".implode(', ', array_map(static fn (array $other): string => "{$other[0]->identity()} x {$other[1]}", $this->others));
     }
 }

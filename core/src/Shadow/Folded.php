@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Shadow;
 
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\OwnShare;
@@ -13,6 +14,7 @@ use Aumbrel\Core\Kind\OwnShare;
 /** What the folds of one sheet throw on one surface: along a fold the one goes on where the other ends, so that they add up. */
 final readonly class Folded implements Field
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /** @param  non-empty-list<Piece>  $pieces */
@@ -40,10 +42,5 @@ final readonly class Folded implements Field
     public function extent(): ?Bounds
     {
         return Bounds::around(array_map(static fn (Piece $piece): ?Bounds => $piece->extent(), $this->pieces));
-    }
-
-    public function identity(): string
-    {
-        return 'folded '.implode(', ', array_map(static fn (Piece $piece): string => $piece->identity(), $this->pieces));
     }
 }

@@ -30,7 +30,7 @@ final class Gather
     /**
      * @param  float  $u  of the place in the cut-out, scene pixels
      * @param  float  $level  of the stack, as {@see StackReader::level()} gives it
-     * @param  float  $x  of the axis along which places lie, its length the sigma
+     * @param  float  $x  of one end of the axis along which places lie, its length the sigma
      * @param  int  $aside  places on each side
      * @param  float  $left  0..1, the share of the density that is left
      * @param  float  $soft  the smaller sigma as it is seen, px
@@ -82,11 +82,15 @@ final class Gather
         }
         $angle = atan2(2 * $xy, $xx - $yy) / 2;
         $length = sqrt(2 * $half);
-        // the same end of the axis everywhere, so that between two places it does not turn round
-        $length *= cos($angle) + 0.37 * sin($angle) < 0 ? -1.0 : 1.0;
         $aside = (int) min(self::MOST_ASIDE, max(1, ceil(self::OUTERMOST / self::APART * sqrt(2 * $half / $small))));
 
         return new self($u, $v, $stack->level($small), $length * cos($angle), $length * sin($angle), $aside, $soft->left, $soft->smaller, $around, $isNothing, $isWhole);
+    }
+
+    /** 1 where its axis points to the same side as another one, else -1: to which of its ends it points means nothing. */
+    public function side(self $other): float
+    {
+        return $this->x * $other->x + $this->y * $other->y < 0 ? -1.0 : 1.0;
     }
 
     public function value(StackReader $stack): float

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Shadow;
 
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kind\Field;
@@ -14,6 +15,7 @@ use Aumbrel\Core\Kind\OwnShare;
 /** The shadow of one cut-out on one surface, bent where it was dragged. */
 final readonly class Piece implements Field
 {
+    use IdentityOfAll;
     use OwnShare;
 
     public function __construct(private CastShape $shape, private Throwing $throwing, private ?Bend $bend = null)
@@ -33,10 +35,5 @@ final readonly class Piece implements Field
     public function extent(): ?Bounds
     {
         return $this->throwing->extent()?->grown($this->bend?->furthest() ?? 0.0);
-    }
-
-    public function identity(): string
-    {
-        return "{$this->shape->key()} {$this->throwing->key()} {$this->bend?->key()}";
     }
 }

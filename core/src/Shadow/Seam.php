@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Shadow;
 
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\OwnShare;
@@ -14,6 +15,7 @@ use Aumbrel\Core\Light\PlateShape;
 /** The edge of a cut-out on one side; of what stands only near its contact row. */
 final readonly class Seam implements Emitter
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /** How high above the contact row something still touches, of the height of the plate, at least. */
@@ -47,11 +49,6 @@ final readonly class Seam implements Emitter
     public function extent(): Bounds
     {
         return $this->shape->extent();
-    }
-
-    public function identity(): string
-    {
-        return "seam of {$this->shape->identity()} without {$this->without->identity()} {$this->height} ".($this->row?->key() ?? '');
     }
 
     public function isExact(): bool

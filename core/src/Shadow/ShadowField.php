@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Shadow;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Kind\OwnShare;
@@ -18,6 +19,7 @@ use Aumbrel\Core\Seen\PlateWords;
  */
 final readonly class ShadowField implements Field
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /**
@@ -45,11 +47,6 @@ final readonly class ShadowField implements Field
         $pieces = [...$this->pieces, ...array_merge(...array_map(static fn (Covering $covering): array => $covering->pieces, $this->coverings))];
 
         return $pieces === [] ? new Bounds(0.0, 0.0, 0.0, 0.0) : Bounds::around(array_map(static fn (Field $piece): ?Extent => $piece->extent(), $pieces));
-    }
-
-    public function identity(): string
-    {
-        return 'shadows '.implode(', ', [...array_map(static fn (Field $piece): string => $piece->identity(), $this->pieces), ...array_map(static fn (Covering $covering): string => $covering->key(), $this->coverings)]);
     }
 
     /** @param  list<Field>  $pieces */

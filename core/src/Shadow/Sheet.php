@@ -71,7 +71,9 @@ final readonly class Sheet
             }
             [$foot, $along] = $onGround;
             $normal = $along->cross($top->minus($foot))->unit();
-            $normal = $normal->z < 0 ? $normal->times(-1) : $normal;
+            if ($normal->z < 0) {
+                $normal = $normal->times(-1);
+            }
             $folds[] = new self($this->view, $box, $middle, $slope, new Face($normal, $normal->dot($foot)), $foot, $this->high, ['from' => $from, 'to' => $to, 'top' => $this->top()]);
         }
 

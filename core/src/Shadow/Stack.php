@@ -38,6 +38,7 @@ final readonly class Stack implements Plane
         $this->levels = self::levels($shape->extent(), $step);
     }
 
+    /** By hand: all levels follow from the shape and the finest points. */
     public function key(): string
     {
         return "stack of {$this->shape->key()} at {$this->levels[0]->points->key()}";
@@ -60,7 +61,7 @@ final readonly class Stack implements Plane
     {
         [$width, $height] = [max(1.0, $extent->right - $extent->left), max(1.0, $extent->bottom - $extent->top)];
         $pitch = max($step, 0.5, sqrt($width * $height / self::MOST_POINTS));
-        $levels = [new Level(self::points($extent, $pitch, 2.0 * $pitch), 0, $pitch ** 2 / 6, 0)];
+        $levels = [new Level(self::points($extent, $pitch, 2.0 * $pitch), 0, Level::softened($pitch), 0)];
         for ($sigma = self::FIRST * $pitch; count($levels) < self::MOST_LEVELS && ($sigma < max($width, $height) || count($levels) < 3); $sigma *= M_SQRT2) {
             $halvings = max(0, (int) floor(log($sigma / self::POINTS_PER_SIGMA / $pitch, 2) + 1e-9));
             $before = $levels[count($levels) - 1];

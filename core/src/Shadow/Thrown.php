@@ -8,6 +8,7 @@ use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Homography;
 use Aumbrel\Core\Geometry\Point;
 use Aumbrel\Core\Geometry\Vector;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Stage\Rays;
 
 /**
@@ -18,6 +19,8 @@ use Aumbrel\Core\Stage\Rays;
  */
 final class Thrown implements Throwing
 {
+    use KeyOfAll;
+
     /** What is so much nearer to the camera than the contact row is not seen. */
     private const NEAREST = 0.05;
 
@@ -149,11 +152,6 @@ final class Thrown implements Throwing
         return $view->scale($there) <= self::NEAREST * $view->scale($place) ? null : $view->seen($there);
     }
 
-    public function key(): string
-    {
-        return "thrown {$this->sheet->key()} by {$this->rays->key()} {$this->angle} {$this->contact} {$this->tip} on {$this->surface->key()}";
-    }
-
     /**
      * A penumbra as it is seen: across the shadow, and along it, where the rays come in aslant.
      *
@@ -165,7 +163,9 @@ final class Thrown implements Throwing
         $normal = $this->surface->face->normal;
         $along = $toward->minus($normal->times($slant));
         // straight from above there is no along: any two will do
-        $along = $along->length() < 1e-9 ? $normal->cross(new Vector($normal->y, $normal->z, $normal->x)) : $along;
+        if ($along->length() < 1e-9) {
+            $along = $normal->cross(new Vector($normal->y, $normal->z, $normal->x));
+        }
         $along = $along->unit();
         $view = $this->sheet->view;
 

@@ -7,11 +7,14 @@ namespace Aumbrel\Core\Shadow;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Homography;
 use Aumbrel\Core\Geometry\Vector;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Stage\Rays;
 
 /** A cut-out thrown on the wall close behind it: moved, by a lamp also enlarged, and evenly soft. */
 final readonly class ThrownBehind implements Throwing
 {
+    use KeyOfAll;
+
     /** A sun is taken for no lower than what throws a shadow so many gaps away. */
     private const FURTHEST = 4.0;
 
@@ -79,10 +82,5 @@ final readonly class ThrownBehind implements Throwing
     public function reach(): Bounds
     {
         return $this->box->grown(self::ENDED * $this->sigma / $this->growth + 2);
-    }
-
-    public function key(): string
-    {
-        return "behind {$this->growth} {$this->dx} {$this->dy} {$this->sigma}";
     }
 }

@@ -95,9 +95,13 @@ trait Throws
         $fields = [];
         foreach ($others as [$other, $density]) {
             $thrown = $field === null || $site->amount() <= 0 ? null : $other->field($site);
-            $fields = $thrown === null ? $fields : [...$fields, [$thrown, $density]];
+            if ($thrown !== null) {
+                $fields[] = [$thrown, $density];
+            }
         }
-        $field = $field === null || $fields === [] ? $field : new DarkerThan($field, $site->amount(), $fields);
+        if ($field !== null && $fields !== []) {
+            $field = new DarkerThan($field, $site->amount(), $fields);
+        }
 
         return $field === null ? [] : [new Layer($site->mode(), $field, OneColour::flat($this->colour), new Amount($site->amount()))];
     }

@@ -104,7 +104,9 @@ final readonly class Wall
     private static function through(Vector $place, Vector $normal, Camera $camera): Face
     {
         $normal = $normal->unit();
-        $normal = $normal->dot($camera->eye()->minus($place)) < 0 ? $normal->times(-1) : $normal;
+        if ($normal->dot($camera->eye()->minus($place)) < 0) {
+            $normal = $normal->times(-1);
+        }
 
         return new Face($normal, $normal->dot($place));
     }

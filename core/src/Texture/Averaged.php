@@ -62,7 +62,9 @@ final class Averaged
             $to = $from + $step;
             $i = (int) $from;
             $k = (int) $to;
-            $k = $k < $columns ? $k : $columns - 1;
+            if ($k >= $columns) {
+                $k = $columns - 1;
+            }
             $means[] = ($sums[$k] + ($to - $k) * $plane[$start + $k] - $sums[$i] - ($from - $i) * $plane[$start + $i]) / $step;
         }
 

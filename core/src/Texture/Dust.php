@@ -32,11 +32,6 @@ final readonly class Dust
         $this->edge = self::EDGE / sqrt($count);
     }
 
-    public function key(): string
-    {
-        return "dust {$this->count} {$this->least} {$this->most} {$this->blurred} {$this->seed}";
-    }
-
     /**
      * The speck of a cell: x, y, radius, and its nearness 0..1 when it is out of focus.
      *

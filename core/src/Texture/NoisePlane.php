@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aumbrel\Core\Texture;
 
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 use Aumbrel\Core\Raster\Smoke;
@@ -12,16 +13,13 @@ use Aumbrel\Core\Raster\Smoke;
 /** Smoke or dust in the pixels of a window: the same at the same place of the scene, whatever window sees it. */
 final readonly class NoisePlane implements Plane
 {
+    use KeyOfAll;
+
     /** Points at a time, so that what is made on the way stays small. */
     private const ROWS = 16;
 
     public function __construct(private Smoke|Dust $noise, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "{$this->noise->key()} {$this->window->key()}";
     }
 
     /** @return list<float> */

@@ -6,6 +6,7 @@ namespace Aumbrel\Core\Texture;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 use Aumbrel\Core\Raster\Smoke;
@@ -13,6 +14,8 @@ use Aumbrel\Core\Raster\Smoke;
 /** A field that shows smoke or dust: field x (1 - share + share x noise). */
 final readonly class Noised implements Field
 {
+    use IdentityOfAll;
+
     /** Points of the lattice to a swirl of the smoke's finest octave. */
     private const POINTS = 8.0;
 
@@ -50,11 +53,6 @@ final readonly class Noised implements Field
     public function largest(): float
     {
         return $this->field->largest();
-    }
-
-    public function identity(): string
-    {
-        return "{$this->field->identity()} in {$this->share} of {$this->noise->key()}";
     }
 
     public function readsBelow(): bool

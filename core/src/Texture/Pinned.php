@@ -6,12 +6,15 @@ namespace Aumbrel\Core\Texture;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 
 /** A field whose black is held at nothing: max(0, (v - blacks) / (1 - blacks)). */
 final readonly class Pinned implements Field
 {
+    use IdentityOfAll;
+
     /** @param  float  $blacks  0..1, below 1 */
     public function __construct(private Field $field, private float $blacks)
     {
@@ -33,11 +36,6 @@ final readonly class Pinned implements Field
     public function largest(): float
     {
         return $this->field->largest();
-    }
-
-    public function identity(): string
-    {
-        return "{$this->field->identity()} from {$this->blacks}";
     }
 
     public function readsBelow(): bool

@@ -8,6 +8,7 @@ use Aumbrel\Core\Color\Luma;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Placement;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\OwnShare;
@@ -18,6 +19,7 @@ use Aumbrel\Core\Seen\PlateWords;
 /** A picture as a slide: how much light passes is its luma times its alpha; outside it there is none. */
 final readonly class SlideShape implements Emitter
 {
+    use IdentityOfAll;
     use OwnShare;
 
     public function __construct(private PictureSource $picture, private Placement $placement)
@@ -37,11 +39,6 @@ final readonly class SlideShape implements Emitter
     public function extent(): ?Bounds
     {
         return Bounds::round($this->placement->corners($this->picture->width(), $this->picture->height()))?->grown(1.0);
-    }
-
-    public function identity(): string
-    {
-        return "slide {$this->picture->key()} {$this->placement->key()}";
     }
 
     public function isExact(): bool

@@ -6,19 +6,17 @@ namespace Aumbrel\Core\Texture;
 
 use Aumbrel\Core\Geometry\Homography;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\KeyOfAll;
 use Aumbrel\Core\Kernel\Plane;
 use Aumbrel\Core\Kernel\Planes;
 
 /** A texture of the shelf in the pixels of a window. */
 final readonly class TexturePlane implements Plane
 {
+    use KeyOfAll;
+
     public function __construct(private Texture $texture, private int $seed, private Homography $map, private Window $window)
     {
-    }
-
-    public function key(): string
-    {
-        return "texture {$this->texture->value} {$this->seed} {$this->map->key()} {$this->window->key()}";
     }
 
     /** @return list<float> */

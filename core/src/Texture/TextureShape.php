@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Texture;
 use Aumbrel\Core\Geometry\Bounds;
 use Aumbrel\Core\Geometry\Homography;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Emitter;
 use Aumbrel\Core\Kind\OwnShare;
@@ -14,6 +15,7 @@ use Aumbrel\Core\Kind\OwnShare;
 /** A texture of the shelf, as light: it has no border. */
 final readonly class TextureShape implements Emitter
 {
+    use IdentityOfAll;
     use OwnShare;
 
     /** @param  Homography  $map  from its sheet to the scene, without perspective */
@@ -36,11 +38,6 @@ final readonly class TextureShape implements Emitter
     public function extent(): ?Bounds
     {
         return null;
-    }
-
-    public function identity(): string
-    {
-        return "texture {$this->texture->value} {$this->seed} {$this->map->key()}";
     }
 
     public function isExact(): bool

@@ -6,12 +6,15 @@ namespace Aumbrel\Core\Texture;
 
 use Aumbrel\Core\Geometry\Extent;
 use Aumbrel\Core\Geometry\Window;
+use Aumbrel\Core\Kernel\IdentityOfAll;
 use Aumbrel\Core\Kernel\KernelWriter;
 use Aumbrel\Core\Kind\Field;
 
 /** A field through another one, of shares. */
 final readonly class Times implements Field
 {
+    use IdentityOfAll;
+
     public function __construct(private Field $field, private Field $share)
     {
     }
@@ -33,11 +36,6 @@ final readonly class Times implements Field
     public function largest(): float
     {
         return $this->field->largest() * $this->share->largest();
-    }
-
-    public function identity(): string
-    {
-        return "{$this->field->identity()} times {$this->share->identity()}";
     }
 
     public function readsBelow(): bool

@@ -33,7 +33,9 @@ final readonly class ChoiceValue extends ValueType
 
     public function read(mixed $raw, string $field): string
     {
-        $raw = is_string($raw) ? $this->formerly[$raw] ?? $raw : $raw;
+        if (is_string($raw)) {
+            $raw = $this->formerly[$raw] ?? $raw;
+        }
 
         return is_string($raw) && in_array($raw, $this->choices, true)
             ? $raw : throw SceneError::expected($field, 'one of '.implode(', ', $this->choices), $raw);

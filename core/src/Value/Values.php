@@ -131,7 +131,9 @@ final readonly class Values
         $names = [];
         foreach ($this->parameters as $parameter) {
             $name = $parameter->type instanceof PictureValue ? $this->values[$parameter->name] : null;
-            $names = is_string($name) ? [...$names, $name] : $names;
+            if (is_string($name)) {
+                $names[] = $name;
+            }
         }
 
         return $names;

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 use App\Http\ErrorReplies;
 use App\Http\Middleware\Compressed;
+use App\Http\Middleware\FewEntries;
 use App\Http\Middleware\FiniteNumbers;
 use App\Http\Middleware\ForgeryOrToken;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\KnowsPassphrase;
+use App\Http\Middleware\Measured;
 use App\Http\Middleware\NamedGesture;
 use App\Http\Middleware\OwnPages;
 use App\Http\Middleware\PageSession;
@@ -25,7 +27,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // the application is same-origin
         $middleware->remove(HandleCors::class);
         // the first of these sees a request first
-        $middleware->prepend([SafeHeaders::class, KnownHost::class, OwnPages::class, KnowsPassphrase::class, Compressed::class]);
+        $middleware->prepend([Measured::class, SafeHeaders::class, KnownHost::class, OwnPages::class, KnowsPassphrase::class, Compressed::class, FewEntries::class]);
         $middleware->append([FiniteNumbers::class, NamedGesture::class]);
         $middleware->web(replace: [ValidateCsrfToken::class => ForgeryOrToken::class]);
         $middleware->encryptCookies(except: [PageSession::COOKIE, Passphrase::COOKIE]);

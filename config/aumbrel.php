@@ -8,6 +8,9 @@ return [
     // Hosts under which the application answers; others are turned away, so that no foreign name can be pointed at it.
     'hosts' => array_filter(explode(',', (string) env('AUMBREL_HOSTS', '127.0.0.1,localhost,[::1]'))),
 
+    // As the change log names it.
+    'version' => '0.34',
+
     // Names the start of the server, so that whoever started it knows its own.
     'instance' => env('AUMBREL_INSTANCE', ''),
 

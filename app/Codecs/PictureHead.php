@@ -26,6 +26,13 @@ final readonly class PictureHead
     /** A block of 64 samples takes a bit at least in any scan that fills it, so a byte holds no more pixels than this. */
     private const MOST_PIXELS_A_BYTE = 512;
 
+    /** Chunks of a PNG file that have something packed behind a word, and what that may unpack to at most, bytes; taken in pieces. */
+    private const PACKED_AFTER = ['zTXt' => true, 'iTXt' => true, 'iCCP' => true];
+
+    private const MOST_BESIDE = 16 * 1024 * 1024;
+
+    private const PIECE = 4096;
+
     private const CHANNELS = [0 => 1, 2 => 3, 3 => 1, 4 => 2, 6 => 4];
 
     /**
@@ -68,7 +75,7 @@ final readonly class PictureHead
     private function checkSize(string $name): void
     {
         if ($this->width * $this->height > Scene::MOST_PIXELS || max($this->width, $this->height) > Scene::LARGEST_SIDE) {
-            throw new UnreadablePicture(sprintf('%s is %d x %d px (%d megapixels); at most 100 megapixels are taken.', $name, $this->width, $this->height, round($this->width * $this->height / 1e6)));
+            throw new UnreadablePicture(sprintf('%s is %d x %d px (%.0f megapixels); at most 100 megapixels are taken.', $name, $this->width, $this->height, $this->width * $this->height / 1e6));
         }
         $widest = (int) min(Imagick::getResourceLimit(Imagick::RESOURCETYPE_WIDTH), Imagick::getResourceLimit(Imagick::RESOURCETYPE_HEIGHT));
         if (max($this->width, $this->height) > $widest) {
@@ -110,13 +117,16 @@ final readonly class PictureHead
             $data += $type === 'IDAT' ? $length : 0;
             $isAnimated = $isAnimated || $type === 'acTL';
             $orientation = $type === 'eXIf' ? self::orientationIn(substr($bytes, $at + 8, $length)) : $orientation;
+            if (isset(self::PACKED_AFTER[$type])) {
+                self::checkUnpacked($type, substr($bytes, $at + 8, $length), $name);
+            }
             if ($type === 'IEND') {
                 $isWhole = true;
                 break;
             }
             $at += 12 + $length;
         }
-        $raw = $about['height'] * (1 + (int) ceil($about['width'] * self::CHANNELS[$about['kind']] * $about['bits'] / 8));
+        $raw = $about['height'] * (1 + ceil($about['width'] * self::CHANNELS[$about['kind']] * $about['bits'] / 8));
         // a damaged type or length of a chunk is told by the decoder; a missing end is told here
         if (! $isWhole && strrpos($bytes, 'IEND') === false) {
             throw new UnreadablePicture("{$name} is cut off: its end is missing. Copy or export it again.");
@@ -124,6 +134,44 @@ final readonly class PictureHead
         self::checkWork($data * self::MOST_INFLATED, $raw, $name, $about['width'], $about['height']);
 
         return new self(PictureFormat::Png, $about['width'], $about['height'], $orientation, $isAnimated);
+    }
+
+    /**
+     * Text and profile of a PNG file lie in it packed: unpacked they must not take more room than a picture needs beside its pixels.
+     *
+     * @throws UnreadablePicture
+     */
+    private static function checkUnpacked(string $type, string $chunk, string $name): void
+    {
+        $inflating = inflate_init(ZLIB_ENCODING_DEFLATE);
+        $size = 0;
+        // the packed part begins somewhere behind the words before it: where a stream of zlib can begin
+        $start = self::packedFrom($type, $chunk);
+        for ($at = $start; $start !== null && $inflating !== false && $at < strlen($chunk); $at += self::PIECE) {
+            $size += strlen((string) @inflate_add($inflating, substr($chunk, $at, self::PIECE)));
+            if ($size > self::MOST_BESIDE) {
+                throw new UnreadablePicture(sprintf('%s holds words or a colour profile that unpack to more than %d MB: save it without them.', $name, self::MOST_BESIDE >> 20));
+            }
+        }
+    }
+
+    /** Where the packed part of a chunk begins; null when it is not packed. */
+    private static function packedFrom(string $type, string $chunk): ?int
+    {
+        $end = strpos($chunk, "\0");
+        if ($end === false) {
+            return null;
+        }
+        if ($type !== 'iTXt') {
+            return $end + 2;
+        }
+        if (($chunk[$end + 1] ?? '') !== "\1") {
+            return null;
+        }
+        $language = strpos($chunk, "\0", $end + 3);
+        $translated = $language === false ? false : strpos($chunk, "\0", $language + 1);
+
+        return $translated === false ? null : $translated + 1;
     }
 
     private static function jpeg(string $bytes, string $name): self
@@ -209,7 +257,7 @@ final readonly class PictureHead
     }
 
     /** A few bytes that claim a hundred megapixels would cost as much work as if they were there. */
-    private static function checkWork(int $most, int $claimed, string $name, int $width, int $height): void
+    private static function checkWork(int $most, int|float $claimed, string $name, int $width, int $height): void
     {
         // one that is too large anyway is told so
         if ($claimed > $most && $width * $height <= Scene::MOST_PIXELS) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Scenes;
 
+use App\Faults\NotPossible;
 use App\Models\Edit;
 use App\Models\Picture;
 use App\Models\Scene;
@@ -277,8 +278,14 @@ final class SceneStore
     /** Remembers the gesture of this request; says whether it has been written before. */
     private function isWritten(Scene $scene): bool
     {
-        return $this->gesture->key !== null
-            && DB::table('gestures')->insertOrIgnore(['key' => $this->gesture->key, 'scene_id' => $scene->id, 'created_at' => now()]) === 0;
+        if ($this->gesture->key === null || DB::table('gestures')->insertOrIgnore(['key' => $this->gesture->key, 'scene_id' => $scene->id, 'created_at' => now()]) === 1) {
+            return false;
+        }
+        if (DB::table('gestures')->where('key', $this->gesture->key)->value('scene_id') !== $scene->id) {
+            throw new NotPossible(GestureKey::HEADER, 'A gesture of that name was made in another scene: every gesture has a name of its own.');
+        }
+
+        return true;
     }
 
     /** @throws StripChanged|SceneChanged */

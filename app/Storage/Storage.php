@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Storage;
 
-use App\Codecs\PictureFormat;
 use App\Export\Exports;
 use App\Files\Folder;
 use App\Models\Export;
@@ -148,12 +147,12 @@ final readonly class Storage
     private function sweepLeftovers(Carbon $now): int
     {
         $running = Export::query()->whereIn('state', [Export::WAITING, Export::RUNNING])->pluck('id')->all();
-        $known = Export::query()->pluck('id', 'id')->all();
+        // whatever an export writes, its file is where it says
+        $finished = array_flip(Export::query()->get()->map($this->exports->path(...))->all());
         $swept = 0;
         foreach (glob(config()->string('aumbrel.exports').'/*') ?: [] as $path) {
             $id = explode('.', basename($path))[0];
-            $isFile = preg_match('/^[0-9a-z]{26}\.\w+$/D', basename($path)) === 1 && PictureFormat::ofEnding($path) !== null;
-            if (! in_array($id, $running, true) && ! ($isFile && isset($known[$id])) && $this->isOlder($path, $now)) {
+            if (! in_array($id, $running, true) && ! isset($finished[$path]) && $this->isOlder($path, $now)) {
                 is_dir($path) ? Folder::remove($path) : @unlink($path);
                 $swept++;
             }

@@ -7,24 +7,6 @@ use Aumbrel\Core\Registry;
 use Illuminate\Http\UploadedFile;
 use Tests\Support\PictureFile;
 
-/** A scene made of an uploaded picture, as the interface is told of it. */
-function aScene(int $width = 64, int $height = 40): array
-{
-    return test()->postJson('/api/scenes', ['file' => PictureFile::png($width, $height)])->assertCreated()->json();
-}
-
-function addSpot(array $scene, array $more = []): array
-{
-    return test()->postJson("/api/scenes/{$scene['id']}/gestures/add-strip", ['kind' => 'spot', 'centre' => [32, 20], 'span' => 40, ...$more])->assertOk()->json();
-}
-
-function change(array $scene, int $at, array $change): Illuminate\Testing\TestResponse
-{
-    $strip = $scene['strips'][$at];
-
-    return test()->postJson("/api/scenes/{$scene['id']}/gestures/change-strip", ['strip' => $strip['id'], 'revision' => $strip['revision'], ...$change]);
-}
-
 it('makes a scene of a picture, with the picture as its backdrop', function (): void {
     $scene = aScene();
     expect($scene['width'])->toBe(64)->and($scene['height'])->toBe(40)->and($scene['strips'])->toHaveCount(1)

@@ -82,6 +82,6 @@ final class ExportController
     /** @return array<string, mixed> */
     private function shown(Export $export): array
     {
-        return $export->only(['id', 'format', 'bits', 'state', 'progress', 'name', 'problem', 'bytes', 'clipped', 'batch']) + ['writes' => Exports::ordered($export)->writes->value] + ['asked' => $export->created_at?->toIso8601ZuluString()];
+        return $export->only(['id', 'format', 'bits', 'state', 'progress', 'name', 'problem', 'bytes', 'clipped', 'batch']) + ['writes' => Exports::ordered($export)->writes->value, 'isThere' => $export->state === Export::DONE && is_file($this->exports->path($export))] + ['asked' => $export->created_at?->toIso8601ZuluString()];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Gestures\Asked;
 use App\Gestures\Gesture;
+use App\Http\ListLimits;
 use App\Models\Scene;
 use App\Scenes\FlatScene;
 use App\Scenes\SceneState;
@@ -21,6 +22,7 @@ final class GestureController
     {
         $class = Gesture::named($gesture) ?? abort(404);
         $made = app()->make($class);
+        ListLimits::check($request->all(), $made->rules());
         $request->validate($made->rules());
         $asked = new Asked($scene, $request->all());
         $asked = $asked->with($made->find($asked));

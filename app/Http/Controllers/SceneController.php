@@ -16,6 +16,7 @@ use App\Scenes\PictureLibrary;
 use App\Scenes\SceneImport;
 use App\Scenes\SceneState;
 use App\Scenes\SceneStore;
+use App\Storage\DiskRoom;
 use App\Storage\Storage;
 use Aumbrel\Core\Registry;
 use Aumbrel\Core\Scene\Scene as Document;
@@ -46,7 +47,7 @@ final class SceneController
     /** What lies on the disk, in bytes. */
     public function storage(Storage $storage): JsonResponse
     {
-        return new JsonResponse(['used' => $storage->used(), 'free' => (int) @disk_free_space(storage_path()), 'daysToRestore' => Storage::DAYS_TO_RESTORE]);
+        return new JsonResponse(['used' => $storage->used(), 'free' => (int) @disk_free_space(storage_path()), 'isLow' => DiskRoom::isLow((float) @disk_free_space(storage_path()), (float) @disk_total_space(storage_path())), 'daysToRestore' => Storage::DAYS_TO_RESTORE]);
     }
 
     /** A picture becomes a scene, and so does a layered file; a scene file with its pictures, or a packed scene, is taken in as it is. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\ListLimits;
 use App\Http\Takes;
 use Closure;
 use Illuminate\Http\Request;
@@ -20,6 +21,7 @@ final class ChecksFields
         $method = self::method($request->route());
         $takes = $method === null ? null : Takes::by($method);
         if ($takes !== null && $takes->rules() !== []) {
+            ListLimits::check($request->all(), $takes->rules());
             $request->validate($takes->rules());
         }
 

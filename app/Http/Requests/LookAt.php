@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Gestures\ChangeStrip;
+use App\Http\ListLimits;
 use App\Http\Middleware\PageSession;
 use App\Models\Scene;
 use App\Render\Look;
@@ -54,6 +55,11 @@ final class LookAt extends FormRequest
     protected function validationRules(): array
     {
         return RulesOfWhatCame::of($this->rules(), $this->validationData());
+    }
+
+    protected function prepareForValidation(): void
+    {
+        ListLimits::check($this->all(), $this->rules());
     }
 
     public function withValidator(Validator $validator): void

@@ -113,3 +113,16 @@ test('a picture that breaks off on the way is a server that cannot be reached', 
     expect(error.status).toBe(0);
     expect(heads.length).toBeLessThanOrEqual(1);
 });
+
+test('an answer that breaks off, or cannot be read, counts as none', async () => {
+    reply = () => new Response('');
+    expect(await refused(api.scene('x'))).toMatchObject({ status: 0 });
+    reply = () => new Response('{"id":"x","strips":[{"id"');
+    expect(await refused(api.scene('x'))).toMatchObject({ status: 0 });
+    // a head whose pixels have not all come, in one piece and in several
+    const half = new Uint8Array([31, 0, 0, 0, ...new TextEncoder().encode('{"columns":4,"rows":4,"done":1}'), 1, 2, 3]);
+    reply = () => new Response(half);
+    expect(await refused(api.picture('x', {} as never, new AbortController().signal, () => undefined))).toMatchObject({ status: 0 });
+    reply = () => new Response(half, { headers: { 'X-Pieces': '1' } });
+    expect(await refused(api.picture('x', {} as never, new AbortController().signal, () => undefined))).toMatchObject({ status: 0 });
+});

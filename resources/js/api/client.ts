@@ -35,10 +35,7 @@ export async function ask(method: string, path: string, body?: unknown, { signal
             body: body === undefined ? undefined : isPlain ? body : JSON.stringify(body),
         });
     } catch (error) {
-        if (error instanceof DOMException && error.name === 'AbortError') {
-            throw error;
-        }
-        throw new Refused(0, UNREACHABLE);
+        return broken(error);
     }
     if (!response.ok) {
         if (response.status === 401) {
@@ -51,8 +48,17 @@ export async function ask(method: string, path: string, body?: unknown, { signal
     return response;
 }
 
+/** What an answer says; one that broke off, or cannot be read, is none. */
+export async function said<T>(response: Response): Promise<T> {
+    try {
+        return (await response.json()) as T;
+    } catch (error) {
+        return broken(error);
+    }
+}
+
 async function json<T>(method: string, path: string, body?: unknown): Promise<T> {
-    return (await (await ask(method, path, body)).json()) as T;
+    return said<T>(await ask(method, path, body));
 }
 
 export function upload(file: File, beside: File[] = []): FormData {
@@ -94,6 +100,11 @@ export class FrameReader<Head extends AnyHead> {
         this.bytes = all.subarray(at).slice();
         return frames;
     }
+
+    /** Whether a frame has begun and not ended. */
+    isHalf(): boolean {
+        return this.bytes.length > 0;
+    }
 }
 
 /** Frames as they come; null for an answer without any. */
@@ -103,24 +114,33 @@ async function frames<Head extends AnyHead>(response: Response, onFrame: (frame:
     }
     const reader = new FrameReader<Head>();
     if (!response.headers.has('X-Pieces') || !response.body) {
-        reader.take(new Uint8Array(await response.arrayBuffer())).forEach(onFrame);
+        const whole = reader.take(new Uint8Array(await response.arrayBuffer().catch(broken)));
+        if (whole.length === 0 || reader.isHalf()) {
+            throw new Refused(0, UNREACHABLE);
+        }
+        whole.forEach(onFrame);
         return true;
     }
     const body = response.body.getReader();
     try {
         for (;;) {
             const { done, value } = await body.read();
+            if (done && reader.isHalf()) {
+                throw new Refused(0, UNREACHABLE);
+            }
             if (done) {
                 return true;
             }
             reader.take(value).forEach(onFrame);
         }
     } catch (error) {
-        if (error instanceof DOMException && error.name === 'AbortError') {
-            throw error;
-        }
-        throw new Refused(0, UNREACHABLE);
+        return broken(error);
     }
+}
+
+/** An answer that broke off is none; one that was given up stays given up. */
+function broken(error: unknown): never {
+    throw error instanceof DOMException && error.name === 'AbortError' ? error : new Refused(0, UNREACHABLE);
 }
 
 /** Small pictures, one behind the other; null when there are none. */
@@ -187,7 +207,7 @@ export type Placing = { kind: string; centre: Point; span: number; above?: strin
 
 export const api = {
     scenes: () => json<{ scenes: SceneCard[]; deleted: SceneCard[] }>('GET', 'scenes'),
-    storage: () => json<{ used: { pictures: number; exports: number; rest: number }; free: number; daysToRestore: number }>('GET', 'storage'),
+    storage: () => json<{ used: { pictures: number; exports: number; rest: number }; free: number; /** little room is left */ isLow: boolean; daysToRestore: number }>('GET', 'storage'),
     /** Of a picture or a packed scene that was taken in before. */
     newScene: (intake: string) => json<Scene>('POST', 'scenes', { intake }),
     /** Of a scene file with the pictures that lie beside it. */

@@ -262,6 +262,8 @@ export type Changes = Record<string, StripChange>;
 
 export type Export = {
     id: string;
+    /** whether its file is where it was written */
+    isThere: boolean;
     format: string;
     bits: number;
     state: 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';

@@ -35,7 +35,8 @@ export function Written({ scene, entry, pixels, of }: { scene: string; entry: Ex
                     </button>
                 </>
             )}
-            {entry.state === 'done' && (
+            {entry.state === 'done' && !entry.isThere && <span className="text-alarm">Its file is gone: export it again.</span>}
+            {entry.state === 'done' && entry.isThere && (
                 <>
                     {pixels !== undefined && entry.clipped !== null && entry.clipped > 0 && <span className="text-quiet">{((entry.clipped / pixels) * 100).toFixed(1)} % clipped</span>}
                     <span className="font-mono text-[12px] text-quiet">{megabytes(entry.bytes ?? 0)}</span>

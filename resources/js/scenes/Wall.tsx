@@ -80,6 +80,7 @@ export function Wall() {
                 </select>
             </header>
             <div ref={box} data-testid="wall" className="min-h-0 flex-1 overflow-y-auto p-6">
+                <LittleRoom />
                 <div className="mx-auto grid max-w-[1180px] grid-cols-[repeat(auto-fill,minmax(min(260px,100%),1fr))] gap-5">
                     {search === '' && <NewScene busy={busy} problem={problem} onFiles={drop} />}
                     {shown.folders.map(({ name, scenes: inside }) => (
@@ -311,4 +312,14 @@ function Below({ deleted }: { deleted: SceneCard[] }) {
             )}
         </footer>
     );
+}
+
+/** Said before the disk is full, so that nothing has to wait for room. */
+function LittleRoom() {
+    const storage = useQuery({ queryKey: ['storage'], queryFn: api.storage });
+    return storage.data?.isLow ? (
+        <p role="status" className="mx-auto mb-4 max-w-[1180px] rounded-md bg-panel px-4 py-2 text-alarm">
+            Only {megabytes(storage.data.free)} are left on the disk. Delete finished exports or scenes that nobody needs, or make room elsewhere, before work has to wait.
+        </p>
+    ) : null;
 }

@@ -199,3 +199,27 @@ test('order and history go by what was seen of them, and by what one has done on
     await Promise.all([order(1), order(1), box.put(box.entry({ label: 'Undo', path: 'undo', goesBy: 'scene', seen: { strips: {}, scene: 5 } }))]);
     expect(sent.map(({ body }) => body.revision)).toEqual([1, 6, 6]);
 });
+
+test('an answer that breaks off after its headers is asked for again under the same name, and nothing behind it is lost', async () => {
+    let broken = true;
+    vi.spyOn(client, 'ask').mockImplementation(async (_, path, body, more) => {
+        if (path === 'health') {
+            return new Response('{}');
+        }
+        sent.push({ path, body: body as Record<string, unknown>, key: more?.headers?.['Idempotency-Key'] });
+        if (broken) {
+            broken = false;
+            return new Response('');
+        }
+        return new Response(JSON.stringify(known));
+    });
+    const { box, fade } = outbox();
+    const first = box.put(fade('a', 3, 1));
+    const second = box.put(fade('b', 5, 2));
+    await vi.advanceTimersByTimeAsync(20_000);
+    expect(await first).toBe(true);
+    expect(await second).toBe(true);
+    expect(sent.map(({ body }) => body.level)).toEqual([1, 1, 2]);
+    expect(sent[1]?.key).toBe(sent[0]?.key);
+    expect(refused).toEqual([]);
+});

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { ask, Refused } from '../api/client';
+import { ask, Refused, said } from '../api/client';
 import type { Changes, Scene } from '../api/types';
 import { isPart, revisionsOf } from './things';
 
@@ -200,7 +200,7 @@ export class Outbox {
             entry.sent = true;
             this.keep(entry);
         }
-        return (await (await ask('POST', `scenes/${entry.scene}/${entry.path}`, bodyOf(entry), { headers: { 'Idempotency-Key': entry.key } })).json()) as Scene;
+        return said<Scene>(await ask('POST', `scenes/${entry.scene}/${entry.path}`, bodyOf(entry), { headers: { 'Idempotency-Key': entry.key } }));
     }
 
     /** Waits until the server answers again, a little longer each time. */

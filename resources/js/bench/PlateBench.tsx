@@ -4,7 +4,7 @@ import { api } from '../api/client';
 import type { Scene, Strip } from '../api/types';
 import { Action } from '../controls/Action';
 import type { Gestures } from '../session/gestures';
-import { useWork, work } from '../session/store';
+import { pivots, useWork, work } from '../session/store';
 import { everyStrip } from '../session/strips';
 
 export function BaseActions({ strip, gestures }: { strip: Strip; gestures: Gestures }) {
@@ -29,7 +29,7 @@ export function DirectionActions({ scene, strip, gestures }: { scene: Scene; str
 
 /** The point about which the plate is scaled and turned. */
 export function PlacingActions() {
-    const pivoting = useWork((state) => state.pivoting);
+    const pivoting = useWork(pivots);
     return (
         <div className="flex flex-wrap gap-1.5 pt-0.5">
             <Action label="Move the pivot" title="The ring about which it is scaled and turned; or drag the ring with shift held" pressed={pivoting} onPress={() => work.pivot(!pivoting)} />

@@ -6,26 +6,26 @@ import { Row } from '../controls/Row';
 import { Section } from '../controls/Section';
 import type { Gestures } from '../session/gestures';
 import { AMBIENT, STAGE } from '../session/things';
-import { useWork, work, type Marking } from '../session/store';
+import { markingOf, useWork, work, type Marking } from '../session/store';
 import { byHorizon, drawnHorizon } from '../session/floor';
 import { withWallStraightOn } from '../session/walls';
 import { thingHand } from './hands';
 
-const HINTS: Partial<Record<Exclude<Marking, null>, string>> = {
+const HINTS: Partial<Record<Marking, string>> = {
     floor: 'Draw a line on the floor where things stand, from one side to the other.',
     square: 'Click the four corners of something square on the floor.',
     wall: 'Click the four corners of the wall, or draw its upper and its lower edge.',
     foot: 'Draw the line where the wall meets the floor.',
 };
 
-function Mark({ what, label, title }: { what: Exclude<Marking, null>; label: string; title: string }) {
-    const marking = useWork((state) => state.marking);
+function Mark({ what, label, title }: { what: Marking; label: string; title: string }) {
+    const marking = useWork(markingOf);
     return <Action label={label} title={title} pressed={marking === what} onPress={() => work.mark(marking === what ? null : what)} />;
 }
 
 /** Floor, walls and camera of the scene, and the light of the room. */
 export function StageBench({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
-    const marking = useWork((state) => state.marking);
+    const marking = useWork(markingOf);
     const { floor, walls = [], focal, lines } = scene.stage;
     const set = (values: Record<string, unknown>, label: string) => void gestures.change(STAGE, { values: values as never }, label);
     const levels: Point = [-12, 6];

@@ -5,7 +5,7 @@ import { OneOf } from '../controls/OneOf';
 import { Row } from '../controls/Row';
 import { Section } from '../controls/Section';
 import type { Gestures } from '../session/gestures';
-import { useWork, work } from '../session/store';
+import { pickingOf, useWork, work } from '../session/store';
 import { fromLimits, limitsOf, moved, OPEN, passes, type Limits } from '../session/tones';
 import { useToneCounts } from '../session/counted';
 import { hillOf } from '../ui/hill';
@@ -23,7 +23,7 @@ const STEPS = 48;
 export function TonesBench({ scene, strip, gestures }: { scene: Scene; strip: Strip; gestures: Gestures }) {
     const tones = strip.tones ?? OPEN;
     const isSeen = useWork((state) => state.seeing === 'passing');
-    const picking = useWork((state) => state.picking);
+    const picking = useWork(pickingOf);
     const isPicking = picking !== null && 'tones' in picking;
     const hand = thingHand<Limits>(strip.id, gestures, 'Tone limits', (limits) => ({ tones: fromLimits(limits, tones.of) }));
     return (

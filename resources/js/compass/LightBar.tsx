@@ -5,7 +5,7 @@ import { sourceKinds } from '../generated/catalogue';
 import { hintOf } from '../ui/kelvin';
 import { colourOf } from '../session/strips';
 import { everySource, sourceName, STAGE } from '../session/things';
-import { useWork, work } from '../session/store';
+import { placingOf, useWork, work } from '../session/store';
 
 const ICONS: Record<string, typeof Lamp> = { lamp: Lamp, sun: Sun };
 
@@ -13,7 +13,7 @@ const ICONS: Record<string, typeof Lamp> = { lamp: Lamp, sun: Sun };
 export function LightBar({ scene }: { scene: Scene }) {
     const chosen = useWork((state) => state.chosen);
     const pending = useWork((state) => state.pending);
-    const placing = useWork((state) => state.placing);
+    const placing = useWork(placingOf);
     return (
         <div role="group" aria-label="Sources and stage" className="flex flex-wrap items-center gap-[3px] border-b border-line px-3 py-1.5">
             {everySource(scene, pending).map((source) => {

@@ -1,5 +1,5 @@
 import type { FoundBearing, Value } from '../api/types';
-import { useWork, work } from '../session/store';
+import { sphereOf, useWork, work } from '../session/store';
 import { Action, Forget } from './Action';
 import { Draw } from './Draw';
 import type { ValueProps } from './hand';
@@ -11,7 +11,7 @@ const FOUND: Record<FoundBearing['by'], string> = { outline: 'by its outline', '
 export function BearingField(props: ValueProps) {
     const { scene, strip, gestures } = props;
     const set = (value: Value, label: string) => void props.gestures.change(props.strip.id, { values: { [props.parameter.name]: value } }, label);
-    const sphere = useWork((state) => state.sphere);
+    const sphere = useWork(sphereOf);
     const noticed = useWork((state) => state.noticed);
     const value = strip.values.bearing as FoundBearing | null;
     const sight = (noticed.compass ?? scene.compass).sights.find((other) => other.strip === strip.id);

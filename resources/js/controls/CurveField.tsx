@@ -3,7 +3,7 @@ import { useId, useRef } from 'react';
 import type { Point } from '../api/types';
 import { curveAt, isStraight, withPoint, withPointAt } from '../session/curves';
 import { useToneCounts } from '../session/counted';
-import { useWork, work } from '../session/store';
+import { pickingOf, useWork, work } from '../session/store';
 import { follow } from '../ui/pointer';
 import { hillOf } from '../ui/hill';
 import { Action } from './Action';
@@ -22,7 +22,7 @@ export function CurveField({ parameter, value, hand, scene, strip }: ValueProps)
     const points = (Array.isArray(value) ? value : []) as Point[];
     const set = hand as Hand<Point[]>;
     const counts = useToneCounts(scene, strip.id, 'below');
-    const picking = useWork((state) => state.picking);
+    const picking = useWork(pickingOf);
     const isPicking = picking !== null && 'curve' in picking && picking.curve === strip.id && picking.parameter === parameter.name;
     const place = (event: { clientX: number; clientY: number }): Point => {
         const bounds = box.current?.getBoundingClientRect();

@@ -4,7 +4,7 @@ import type { HueStretch, Scene } from '../api/types';
 import { drawn, hueName, huesAbout, isNothing, marked, movedRound, share, type Hues } from '../session/hues';
 import { useHueHill } from '../session/counted';
 import { useLookedAt } from '../session/resting';
-import { useWork, work } from '../session/store';
+import { pickingOf, useWork, work } from '../session/store';
 import { say, sayError } from '../ui/notices';
 import { hillOf } from '../ui/hill';
 import { follow } from '../ui/pointer';
@@ -40,7 +40,7 @@ const PRESSED = 0.012;
 export function HuesField({ parameter, value, hand, scene, strip }: ValueProps) {
     const stretches = (value ?? []) as HueStretch[];
     const set = hand as Hand<HueStretch[]>;
-    const picking = useWork((state) => state.picking);
+    const picking = useWork(pickingOf);
     const worked = useWork((state) => Math.max(0, Math.min(state.stretch, stretches.length - 1)));
     const isPicking = picking !== null && 'hues' in picking && picking.hues === strip.id;
     const own = stretches[worked];

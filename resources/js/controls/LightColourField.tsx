@@ -7,7 +7,7 @@ import { sayError } from '../ui/notices';
 import { hintOf } from '../ui/kelvin';
 import { figure } from '../ui/words';
 import { everyStrip } from '../session/strips';
-import { useWork, work } from '../session/store';
+import { pickingOf, useWork, work } from '../session/store';
 import { sourceName } from '../session/things';
 import { Action } from './Action';
 import { ChoiceField } from './ChoiceField';
@@ -27,7 +27,7 @@ function part(hand: Hand<Colour>, value: Colour, change: (number: number | null)
 export function LightColourField({ parameter, value, hand, scene, strip }: ValueProps<Colour>) {
     const { label } = parameter;
     const [open, setOpen] = useState(false);
-    const picking = useWork((state) => state.picking);
+    const picking = useWork(pickingOf);
     // sources are named apart from strips
     const thing = scene.sources.some((source) => source.id === strip.id && !everyStrip(scene.strips).some((other) => other.id === strip.id)) ? sourceName(strip.id) : strip.id;
     const isPicking = picking !== null && 'thing' in picking && picking.thing === thing && picking.parameter === parameter.name;

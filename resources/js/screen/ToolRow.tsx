@@ -9,7 +9,7 @@ import { groundFor, isOfLines, letsAllIn, paintable, paintsOn, paintTarget, type
 import type { Gestures } from '../session/gestures';
 import { nextOf } from '../session/firstSteps';
 import { everyStrip, plateOf } from '../session/strips';
-import { useWork, work, type Paints, type Seeing, type Tool } from '../session/store';
+import { toolOf, useWork, work, type Paints, type Seeing, type Tool, type Picking } from '../session/store';
 
 const TOOLS: { tool: Tool; label: string; key: string }[] = [
     { tool: 'move', label: 'Move', key: 'E' },
@@ -23,7 +23,7 @@ const GROUNDS: Record<Ground, string> = { plate: 'cuts out', scene: 'falloff of'
 
 /** The row above the desk: what the pointer does, the few settings of that, and the readings. */
 export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures }) {
-    const tool = useWork((state) => state.tool);
+    const tool = useWork(toolOf);
     const chosen = useWork((state) => state.chosen);
     const camera = useWork((state) => state.camera);
     const all = everyStrip(scene.strips);
@@ -39,7 +39,7 @@ export function ToolRow({ scene, gestures }: { scene: Scene; gestures: Gestures 
                 onSet={work.takeTool}
             />
             <div className="ml-3 flex min-w-0 flex-1 items-center gap-2.5 overflow-hidden whitespace-nowrap">
-                <Settings tool={tool} strip={strip} isPair={isPair} gestures={gestures} />
+                <Settings strip={strip} isPair={isPair} gestures={gestures} />
             </div>
             <div className="flex shrink-0 items-center gap-2">
                 <Readings scene={scene} gestures={gestures} />
@@ -104,41 +104,61 @@ function See({ isChosen, hasForm }: { isChosen: boolean; hasForm: boolean }) {
     );
 }
 
-function Settings({ tool, strip, isPair, gestures }: { tool: Tool; strip: Strip | undefined; isPair: boolean; gestures: Gestures }) {
-    const drawing = useWork((state) => state.drawing);
-    const placing = useWork((state) => state.placing);
-    const marking = useWork((state) => state.marking);
-    const picking = useWork((state) => state.picking);
+function Settings({ strip, isPair, gestures }: { strip: Strip | undefined; isPair: boolean; gestures: Gestures }) {
+    const pointer = useWork((state) => state.pointer);
     const pick = useWork((state) => state.pick);
     const told = useWork((state) => state.told);
-    const next = nextOf(useWork((state) => state.firstDone));
     if (told !== null) {
         return <Hint text={told} />;
     }
-    if (picking) {
-        return (
-            <>
-                <Small label="Patch" unit="px" value={pick.patch} least={1} most={101} onSet={(patch) => work.pick({ patch })} />
-                <Hint text={'curve' in picking ? 'Press on a tone and drag up or down. Escape ends it.' : 'Press on the picture: the mean of the patch becomes the colour, or the tone. Escape gives up.'} />
-            </>
-        );
+    switch (pointer.does) {
+        case 'pick':
+            return (
+                <>
+                    <Small label="Patch" unit="px" value={pick.patch} least={1} most={101} onSet={(patch) => work.pick({ patch })} />
+                    <Hint text={'curve' in pointer.picking ? 'Press on a tone and drag up or down. Escape ends it.' : `Press on the picture: ${pickedBy(pointer.picking)}. Escape gives up.`} />
+                </>
+            );
+        case 'place':
+            return <Hint text={pointer.placing.line ? `Drag ${pointer.placing.line}. Enter places it in the middle, Escape gives up.` : 'Press where it is seen. Enter places it in the middle, Escape gives up.'} />;
+        case 'mark':
+            return <Hint text={pointer.marking === 'square' || pointer.marking === 'wall' ? 'Click its four corners, or draw two edges that lie opposite. Escape gives up.' : 'Draw the line from one end to the other. Escape gives up.'} />;
+        case 'draw':
+            return <Hint text={pointer.drawing === 'horizon' ? 'Draw the horizon of this plate from one side to the other.' : 'Draw from the foot of an object to the tip of its shadow.'} />;
+        case 'sphere':
+            return <Hint text="Turn the sphere until it is lit as the subject is." />;
+        case 'fit':
+            return <Hint text="Drag each corner of the plate to where it belongs." />;
+        case 'pivot':
+            return <Hint text="Drag the ring about which the plate is scaled and turned." />;
+        case 'tool':
+            return <OfTool tool={pointer.tool} strip={strip} isPair={isPair} gestures={gestures} />;
     }
-    if (placing) {
-        return <Hint text={placing.line ? `Drag ${placing.line}. Enter places it in the middle, Escape gives up.` : 'Press where it is seen. Enter places it in the middle, Escape gives up.'} />;
+}
+
+/** What the mean of a patch becomes. */
+const pickedBy = (picking: Picking): string => ('hues' in picking ? 'the hues that belong to it are marked' : 'tones' in picking ? 'the strip acts on that tone' : 'the mean of the patch becomes the colour');
+
+function OfTool({ tool, strip, isPair, gestures }: { tool: Tool; strip: Strip | undefined; isPair: boolean; gestures: Gestures }) {
+    const next = nextOf(useWork((state) => state.firstDone));
+    if (tool === 'move') {
+        return <Hint text={next ? `Next: ${next.words}` : 'Drag the handles of the chosen strip. Arrow keys nudge it.'} />;
     }
-    if (marking) {
-        return <Hint text={marking === 'square' || marking === 'wall' ? 'Click its four corners, or draw two edges that lie opposite. Escape gives up.' : 'Draw the line from one end to the other. Escape gives up.'} />;
+    if (tool === 'pan') {
+        return <Hint text="Drag the picture. The wheel zooms at the pointer." />;
     }
-    if (drawing) {
-        return <Hint text={drawing === 'horizon' ? 'Draw the horizon of this plate from one side to the other.' : 'Draw from the foot of an object to the tip of its shadow.'} />;
+    if (!strip) {
+        return <Hint text="Choose a strip on the desk first: its masks are what you work on." />;
     }
     switch (tool) {
-        case 'move':
-            return <Hint text={next ? `Next: ${next.words}` : 'Drag the handles of the chosen strip. Arrow keys nudge it.'} />;
-        case 'pan':
-            return <Hint text="Drag the picture. The wheel zooms at the pointer." />;
-        default:
-            return strip ? tool === 'find' ? <Hint text={strip.family === 'plate' ? `Click the subject of ${strip.name}, or drag a box round it. Strokes improve what is found.` : 'Choose a plate on the desk: its subject is what is found.'} /> : tool === 'paint' ? <BrushSettings strip={strip} isPair={isPair} gestures={gestures} /> : tool === 'outline' ? <OutlineSettings strip={strip} /> : <PickSettings strip={strip} /> : <Hint text="Choose a strip on the desk first: its masks are what you work on." />;
+        case 'find':
+            return <Hint text={strip.family === 'plate' ? `Click the subject of ${strip.name}, or drag a box round it. Strokes improve what is found.` : 'Choose a plate on the desk: its subject is what is found.'} />;
+        case 'paint':
+            return <BrushSettings strip={strip} isPair={isPair} gestures={gestures} />;
+        case 'outline':
+            return <OutlineSettings strip={strip} />;
+        case 'pick':
+            return <PickSettings strip={strip} />;
     }
 }
 

@@ -1,36 +1,39 @@
 import type { Ground, Point } from '../api/types';
 import { set, useWork } from './slice';
 import { arrange } from './arranging';
-import type { BrushSettings, Drawing, Marking, Paints, Picking, PickSettings, Placing, Scoped, Tool } from './state';
+import { afterChoosing, MOVES, type Drawing, type Marking, type Picking, type Placing, type Pointer, type Tool } from './pointer';
+import type { BrushSettings, Paints, PickSettings, Scoped } from './state';
 
 const ON: Record<Ground, Paints> = { scene: 'falloff', plate: 'rough cut', emitter: 'what shines' };
+
+/** The pointer is given something to do; null ends that, and nothing else that it may do by now. */
+const points = (does: Pointer['does'], next: Pointer | null) => set(({ pointer }) => ({ pointer: next ?? (pointer.does === does ? MOVES : pointer) }));
 
 /** What is chosen, and what the pointer does with it. */
 export const choosing = {
     choose: (strip: string | null, mask: string | null = null) =>
-        set(({ maskAlone, tint, chosen, also, fitting, sphere, drawing, justPlaced }) => ({
+        set(({ maskAlone, tint, chosen, also, pointer, justPlaced }) => ({
             chosen: strip,
             mask,
             maskAlone: maskAlone === mask ? maskAlone : null,
-            placing: null,
-            picking: null,
+            pointer: afterChoosing(pointer, strip === chosen),
             justPlaced: strip === justPlaced ? justPlaced : null,
-            ...(strip === chosen ? { also, tint, fitting, sphere, drawing } : { also: [], tint: null, fitting: false, sphere: null, drawing: null, marking: null, consequence: null, paints: null, pivoting: false, modesOpen: false, stretch: 0 }),
+            ...(strip === chosen ? { also, tint } : { also: [], tint: null, consequence: null, paints: null, modesOpen: false, stretch: 0 }),
         })),
     /** Adds a strip to the chosen ones, or takes it out of them. */
     toggleAlso: (strip: string) => set(({ also }) => ({ also: also.includes(strip) ? also.filter((other) => other !== strip) : [...also, strip] })),
-    takeTool: (tool: Tool) => set({ tool, drawing: null, placing: null, marking: null, picking: null }),
+    takeTool: (tool: Tool) => set({ pointer: { does: 'tool', tool } }),
     /** The next press on the picture picks the colour of a light, or no longer. */
-    pickColour: (picking: Picking) => set({ picking, placing: null, marking: null, drawing: null, tool: 'move' }),
+    pickColour: (picking: Picking | null) => points('pick', picking && { does: 'pick', picking }),
     /** A scope is opened, changed, or put away. */
     scope: (scope: Scoped) => set({ scope }),
     scopeOf: (scopeOfStrip: boolean) => set({ scopeOfStrip }),
     /** The stretch of hues that is worked on. */
     chooseStretch: (stretch: number) => set({ stretch }),
     /** The next press on the picture places something new; null gives it up. */
-    place: (placing: Placing) => set(placing === null ? { placing } : { placing, tool: 'move', drawing: null, sphere: null, marking: null }),
+    place: (placing: Placing | null) => points('place', placing && { does: 'place', placing }),
     /** Marks something of the stage on the picture, or gives it up. */
-    mark: (marking: Marking) => set({ marking, tool: 'move', placing: null, drawing: null }),
+    mark: (marking: Marking | null) => points('mark', marking && { does: 'mark', marking }),
     /** Looks through what belongs to a source, or puts that away. */
     lookThrough: (consequence: string | null) => set({ consequence }),
     brush: (change: Partial<BrushSettings>) => arrange({ brush: { ...useWork.getState().brush, ...change } }),
@@ -46,13 +49,13 @@ export const choosing = {
     /** Says what of a strip the next stroke, outline or pick belongs to. */
     workOn: (ground: Ground) => set({ paints: ON[ground] }),
     /** Begins to draw a line on the chosen plate, or gives it up. */
-    draw: (drawing: Drawing) => set(drawing === null ? { drawing } : { drawing, tool: 'move', sphere: null }),
+    draw: (drawing: Drawing | null) => points('draw', drawing && { does: 'draw', drawing }),
     /** Turns a lit sphere over a plate, or puts it away. */
-    turnSphere: (sphere: string | null) => set(sphere === null ? { sphere } : { sphere, tool: 'move', drawing: null }),
+    turnSphere: (plate: string | null) => points('sphere', plate === null ? null : { does: 'sphere', plate }),
     /** Drags corners in perspective, or no longer. */
-    fit: (fitting: boolean) => set({ fitting, tool: 'move' }),
+    fit: (fits: boolean) => points('fit', fits ? { does: 'fit' } : null),
     /** Moves a plate's pivot, or the plate again. */
-    pivot: (pivoting: boolean) => set({ pivoting, tool: 'move' }),
+    pivot: (pivots: boolean) => points('pivot', pivots ? { does: 'pivot' } : null),
     /** The desk takes the focus, at a strip; null when it has. */
     focus: (toFocus: string | null) => set({ toFocus }),
     /** Something new is there, by this hand. */

@@ -1,7 +1,6 @@
 import { plain, type Arrangement } from './arrangement';
+import { MOVES, type Pointer } from './pointer';
 import type { Changes, Noticed, Outlines, Point, StageLines, Stroke, Values } from '../api/types';
-
-export type Tool = 'move' | 'paint' | 'outline' | 'pick' | 'find' | 'pan';
 
 /** What the brush does; its size is scene pixels. */
 export type BrushSettings = { size: number; hardness: number; opacity: number; flow: number; letsIn: boolean; pressure: string; simulated: boolean; /** of a lamp's mark: along the stroke to across */ stretch: number; /** percent */ dapples: number; /** what it leaves; of one made of a picture its greys and its name */ tip: string; grid: string; /** percent: how far the hand is steadied, and how strictly a stroke stays on what is alike */ steady: number; alike: number; /** every stroke is painted on both sides of a line */ symmetric: boolean };
@@ -15,23 +14,11 @@ export type PickSettings = { tolerance: number; reach: 'touching' | 'everywhere'
 /** As it is, as greys, where it clips; or only what the chosen strip adds, in colour or in greys. */
 export type Seeing = 'colours' | 'values' | 'clipping' | 'alone' | 'alone in greys' | 'passing' | 'form';
 
-/** What is picked on the picture: the colour of a light, the tone that a strip acts on, a tone of a curve, or the hues of a stretch. */
-export type Picking = { thing: string; parameter: string } | { tones: string } | { curve: string; parameter: string } | { hues: string; parameter: string } | null;
-
 /** What a scope draws; null while there is none. */
 export type Scoped = 'tones' | 'waveform' | 'chroma' | null;
 
 /** The plates before they were lit, a snapshot, or the scene without a strip; null for nothing. */
 export type Compared = { before: true } | { snapshot: string } | { without: string } | null;
-
-/** A line that is to be drawn on the chosen plate. */
-export type Drawing = 'horizon' | 'shadow line' | null;
-
-/** Something new that the next press on the picture places, or the next line from where it stands to where it aims. */
-export type Placing = { of: 'strip' | 'source'; kind: string; /** from where to where the line is drawn that places it */ line: string | null; above: string | null } | null;
-
-/** What is being marked on the picture: something of the stage, or the line about which the chosen strip is mirrored. */
-export type Marking = 'floor' | 'square' | 'wall' | 'foot' | 'mirror' | null;
 
 export const course = ['Match', 'Light', 'Shade', 'Shape', 'Air', 'Finish'] as const;
 
@@ -51,26 +38,16 @@ export type Work = Arrangement & {
     mask: string | null;
     /** Other chosen plates, which move with the chosen one. */
     also: string[];
-    tool: Tool;
+    /** What the pointer does over the picture. */
+    pointer: Pointer;
     /** Whether the next outline or pick takes away. */
     takesAway: boolean;
     /** What of the chosen strip is painted, outlined or picked; null is what suits it. */
     paints: Paints | null;
-    drawing: Drawing;
-    placing: Placing;
-    marking: Marking;
-    /** The value of a light whose colour the next press on the picture picks. */
-    picking: Picking;
     /** Which stretch of hues is worked on. */
     stretch: number;
     /** The source whose consequence is being looked through. */
     consequence: string | null;
-    /** The plate that a lit sphere is being turned over. */
-    sphere: string | null;
-    /** Whether corners are dragged in perspective. */
-    fitting: boolean;
-    /** Whether the pivot of a plate is moved, and not the plate. */
-    pivoting: boolean;
     /** The plate whose cut-out is judged under a tint. */
     tint: string | null;
     /** Strokes whose result is not seen yet, in scene pixels. */
@@ -147,18 +124,11 @@ export const fresh: Work = {
     chosen: null,
     mask: null,
     also: [],
-    tool: 'move',
+    pointer: MOVES,
     takesAway: false,
     paints: null,
-    drawing: null,
-    placing: null,
-    marking: null,
-    picking: null,
     stretch: 0,
     consequence: null,
-    sphere: null,
-    fitting: false,
-    pivoting: false,
     tint: null,
     trail: [],
     noticed: {},

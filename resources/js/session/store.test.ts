@@ -53,11 +53,11 @@ test('a growing stroke stays one, and comes behind those that wait', () => {
 });
 
 test('choosing another strip ends what belongs to the one before', () => {
-    set({ chosen: 'a', also: ['b'], fitting: true, sphere: 'a', drawing: 'horizon', tint: 'a', maskAlone: 'm', mask: 'm' });
+    set({ chosen: 'a', also: ['b'], pointer: { does: 'fit' }, tint: 'a', maskAlone: 'm', mask: 'm' });
     work.choose('a', 'm');
-    expect(state()).toMatchObject({ also: ['b'], fitting: true, sphere: 'a', maskAlone: 'm' });
+    expect(state()).toMatchObject({ also: ['b'], pointer: { does: 'fit' }, maskAlone: 'm' });
     work.choose('b');
-    expect(state()).toMatchObject({ chosen: 'b', mask: null, also: [], fitting: false, sphere: null, drawing: null, tint: null, maskAlone: null });
+    expect(state()).toMatchObject({ chosen: 'b', mask: null, also: [], pointer: { does: 'tool', tool: 'move' }, tint: null, maskAlone: null });
 });
 
 test('solo and the other chosen plates are switched on and off', () => {

@@ -6,7 +6,8 @@ import { set } from './slice';
 import { fresh } from './state';
 
 export { useWork } from './slice';
-export { course, type BrushSettings, type Camera, type Compared, type Drawing, type Marking, type Paints, type Picking, type PickSettings, type Placing, type Scoped, type Seeing, type Step, type Tool } from './state';
+export { course, type BrushSettings, type Camera, type Compared, type Paints, type PickSettings, type Scoped, type Seeing, type Step } from './state';
+export { drawingOf, fits, markingOf, pickingOf, pivots, placingOf, sphereOf, toolOf, type Drawing, type Marking, type Picking, type Placing, type Pointer, type Tool } from './pointer';
 
 /** Every way in which the state of this window changes. */
 export const work = {

@@ -8,7 +8,7 @@ import type { Gestures } from '../session/gestures';
 import { everyStrip } from '../session/strips';
 import { nudged } from '../session/nudge';
 import { sourceName, sourceOf } from '../session/things';
-import { useWork, work, type Seeing } from '../session/store';
+import { drawingOf, toolOf, useWork, work, type Seeing, type Pointer } from '../session/store';
 import { lensOf, panned, toScene, toView as toViewPlace, zoomedAt, type Size } from '../session/camera';
 import { Scope } from '../scope/Scope';
 import { Handles } from './handles/Handles';
@@ -35,10 +35,10 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
     const canvas = useRef<HTMLCanvasElement>(null);
     const view = useSize(box);
     const camera = useWork((state) => state.camera);
-    const tool = useWork((state) => state.tool);
+    const tool = useWork(toolOf);
     const clean = useWork((state) => state.clean);
     const dark = useWork((state) => state.darkSurround);
-    const drawing = useWork((state) => state.drawing);
+    const drawing = useWork(drawingOf);
     const comparing = useWork((state) => state.comparing);
     const flipTo = useWork((state) => (state.flipped ? state.flipTo : null));
     const [spaceHeld, setSpaceHeld] = useState(false);
@@ -119,8 +119,7 @@ export function View({ scene, gestures }: { scene: Scene; gestures: Gestures }) 
         pressed.current = null;
         const to = inView(event, box.current);
         const isPress = from !== null && Math.hypot(to[0] - from[0], to[1] - from[1]) < STILL;
-        const { placing, marking, picking, sphere } = useWork.getState();
-        if (isPress && tool === 'move' && drawing === null && !placing && !marking && !picking && sphere === null && !spaceHeld) {
+        if (isPress && isFree(useWork.getState().pointer) && !spaceHeld) {
             void choose(toScene(lens, to), event.altKey, event.shiftKey);
         }
     }
@@ -319,4 +318,21 @@ function useSize(box: React.RefObject<HTMLElement | null>): Size {
         return () => observer.disconnect();
     }, [box]);
     return size;
+}
+
+/** Whether a press on the picture chooses what lies there. */
+function isFree(pointer: Pointer): boolean {
+    switch (pointer.does) {
+        case 'tool':
+            return pointer.tool === 'move';
+        case 'fit':
+        case 'pivot':
+            return true;
+        case 'pick':
+        case 'place':
+        case 'mark':
+        case 'draw':
+        case 'sphere':
+            return false;
+    }
 }

@@ -6,7 +6,7 @@ import type { Changes, FoundBearing, Point, Scene, StripChange, Values } from '.
 import { mapped } from '../../session/ground';
 import { allowed } from '../../session/ranges';
 import { everyStrip, numberOf, pointOf } from '../../session/strips';
-import { useWork } from '../../session/store';
+import { fits, pivots, useWork } from '../../session/store';
 import { inReach, toView } from '../../session/camera';
 import { startDrag, startDragOf, type Held } from './drag';
 import { figure } from '../../ui/words';
@@ -26,8 +26,8 @@ const TICK = 15;
  */
 export function PlateHandles(props: StripHandleProps) {
     const { scene, strip, lens, gestures } = props;
-    const fitting = useWork((state) => state.fitting);
-    const pivoting = useWork((state) => state.pivoting);
+    const fitting = useWork(fits);
+    const pivoting = useWork(pivots);
     const also = useWork((state) => state.also);
     const step = useWork((state) => state.step);
     const rings = useOutline(scene, strip.id);

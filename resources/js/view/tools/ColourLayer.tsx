@@ -12,7 +12,7 @@ import type { LayerProps } from './types';
 import { useEscape } from './useEscape';
 
 /** Picks the colour of a light from the picture, the tone that a strip acts on, or the stretch that a hue belongs to: the mean of a patch. */
-export function ColourLayer({ scene, lens, view, gestures, picking }: LayerProps & { picking: Exclude<Picking, null | { curve: string }> }) {
+export function ColourLayer({ scene, lens, view, gestures, picking }: LayerProps & { picking: Exclude<Picking, { curve: string }> }) {
     const patch = useWork((state) => state.pick.patch);
     const looked = useLookedAt(scene);
     useEscape(() => (work.pickColour(null), true));

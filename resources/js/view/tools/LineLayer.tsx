@@ -11,7 +11,7 @@ import type { StripLayerProps } from './types';
 const SHORTEST = 6;
 
 /** Draws one line on the chosen plate: its horizon, or a shadow from foot to tip. */
-export function LineLayer({ strip, drawing, lens, view, gestures }: StripLayerProps & { drawing: Exclude<Drawing, null> }) {
+export function LineLayer({ strip, drawing, lens, view, gestures }: StripLayerProps & { drawing: Drawing }) {
     const [line, setLine] = useState<[Point, Point] | null>(null);
 
     function onPointerDown(event: React.PointerEvent<SVGSVGElement>) {

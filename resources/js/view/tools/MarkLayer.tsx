@@ -20,7 +20,7 @@ const SHORTEST = 2;
 const NEW_HORIZON = 0.3;
 
 /** Marks the floor or a wall, or a line to mirror about: by one line, or by four corners, clicked or drawn as two edges. */
-export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps & { marking: Exclude<Marking, null> }) {
+export function MarkLayer({ scene, lens, view, gestures, marking }: LayerProps & { marking: Marking }) {
     const [points, setPoints] = useState<Point[]>([]);
     const byCorners = marking === 'square' || marking === 'wall';
 

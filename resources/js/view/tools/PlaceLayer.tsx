@@ -11,7 +11,7 @@ import type { LayerProps } from './types';
 const SHORTEST = 6;
 
 /** Something new is placed: a source by a press, a light by one line from where it stands to where it aims; Enter places it by itself. */
-export function PlaceLayer({ scene, lens, view, gestures, placing }: LayerProps & { placing: Exclude<Placing, null> }) {
+export function PlaceLayer({ scene, lens, view, gestures, placing }: LayerProps & { placing: Placing }) {
     const [line, setLine] = useState<[Point, Point] | null>(null);
     const box = useRef<HTMLDivElement>(null);
     const { centre, span } = lookedAt(useWork((state) => state.camera), scene);

@@ -1,5 +1,6 @@
 import { everyStrip } from '../../session/strips';
-import { useWork } from '../../session/store';
+import { useWork, type Tool } from '../../session/store';
+import type { Strip } from '../../api/types';
 import { ColourLayer } from './ColourLayer';
 import { CurveLayer } from './CurveLayer';
 import { FindLayer } from './FindLayer';
@@ -14,38 +15,40 @@ import type { LayerProps } from './types';
 
 /** What the pointer does over the picture, other than moving handles. */
 export function ToolLayer(props: LayerProps) {
-    const tool = useWork((state) => state.tool);
-    const drawing = useWork((state) => state.drawing);
-    const sphere = useWork((state) => state.sphere);
+    const pointer = useWork((state) => state.pointer);
     const chosen = useWork((state) => state.chosen);
     const pending = useWork((state) => state.pending);
-    const placing = useWork((state) => state.placing);
-    const picking = useWork((state) => state.picking);
-    const marking = useWork((state) => state.marking);
     const all = everyStrip(props.scene.strips, pending);
     const own = all.find((other) => other.id === chosen);
+    switch (pointer.does) {
+        case 'pick':
+            return 'curve' in pointer.picking ? <CurveLayer {...props} {...pointer.picking} /> : <ColourLayer {...props} picking={pointer.picking} />;
+        case 'place':
+            return <PlaceLayer {...props} placing={pointer.placing} />;
+        case 'mark':
+            return <MarkLayer key={pointer.marking} {...props} marking={pointer.marking} />;
+        case 'draw':
+            return own ? <LineLayer {...props} strip={own} drawing={pointer.drawing} /> : null;
+        case 'sphere':
+            return own?.id === pointer.plate ? <SphereLayer {...props} strip={own} /> : null;
+        // these are handles of their own
+        case 'fit':
+        case 'pivot':
+            return null;
+        case 'tool':
+            return <InHand {...props} tool={pointer.tool} all={all} own={own} />;
+    }
+}
+
+/** The layer of a tool, on the chosen strip. */
+function InHand({ tool, all, own, ...props }: LayerProps & { tool: Tool; all: Strip[]; own: Strip | undefined }) {
     // what is painted on one of a split pair is painted on their line, which the other one has
     const holder = own?.complements === undefined ? undefined : all.find((other) => other.id === own.complements);
-    const strip = tool === 'move' ? own : (holder ?? own);
-    const isPair = strip !== undefined && all.some((other) => other.complements === strip.id);
-    if (picking && 'curve' in picking) {
-        return <CurveLayer {...props} {...picking} />;
-    }
-    if (picking) {
-        return <ColourLayer {...props} picking={picking} />;
-    }
-    if (placing) {
-        return <PlaceLayer {...props} placing={placing} />;
-    }
-    if (marking) {
-        return <MarkLayer key={marking} {...props} marking={marking} />;
-    }
+    const strip = holder ?? own;
     if (!strip) {
         return null;
     }
-    if (drawing) {
-        return <LineLayer {...props} strip={strip} drawing={drawing} />;
-    }
+    const isPair = all.some((other) => other.complements === strip.id);
     switch (tool) {
         case 'paint':
             return <PaintLayer {...props} strip={strip} isPair={isPair} flips={holder !== undefined} />;
@@ -55,7 +58,8 @@ export function ToolLayer(props: LayerProps) {
             return strip.maps ? <FindLayer key={strip.id} {...props} strip={strip} /> : null;
         case 'pick':
             return <PickLayer {...props} strip={strip} />;
-        default:
-            return sphere === strip.id ? <SphereLayer {...props} strip={strip} /> : null;
+        case 'move':
+        case 'pan':
+            return null;
     }
 }

@@ -17,9 +17,9 @@ return [
     // The socket on which the render processes listen.
     'socket' => env('AUMBREL_SOCKET', storage_path('run/render.sock')),
 
-    // Megabytes that a render process may use before it forgets what it has not used for the longest time.
-    // Without one it is an eighth of what the machine has, 600 at least and 1600 at most.
-    'memory' => (int) env('AUMBREL_RENDER_MEMORY', max(600, min(1600, (int) (Cores::memory() / 8)))),
+    // Megabytes that all render processes together may use before they forget what they have not used for the longest time:
+    // without one a quarter of what the machine has, 800 at least. Each has its share, 1600 at most.
+    'memory' => (int) env('AUMBREL_MEMORY', Cores::usual(Cores::memory())),
 
     // Where pictures, kernels, shapes that were worked out of pictures, and exports are kept.
     'pictures' => env('AUMBREL_PICTURES', storage_path('pictures')),

@@ -44,6 +44,9 @@ final class Painter
 
     private readonly SceneStudy $study;
 
+    /** What has not been used for so long is given back. */
+    public const UNUSED_SECONDS = 600.0;
+
     /** @var Generator<int, string>|null what could be worked out of the scene that a hand has last rested in */
     private ?Generator $ahead = null;
 
@@ -194,6 +197,7 @@ final class Painter
     /** Forgets what there is no room for; called when a picture has been handed on. */
     public function tidy(): void
     {
+        $this->renderer->giveBack(self::UNUSED_SECONDS);
         $this->renderer->tidy();
     }
 

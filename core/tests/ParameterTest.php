@@ -117,6 +117,17 @@ it('keeps what was used last, within one limit for all that is kept', function (
     expect($cache->holds('huge'))->toBeFalse()->and($rows->get('e'))->not->toBeNull();
 });
 
+it('gives back what has not been used for a while, and keeps what was', function (): void {
+    $memory = new Memory(PHP_INT_MAX);
+    $memory->put('old', array_fill(0, 100_000, 1.5));
+    $memory->put('used', [1.0]);
+    usleep(60_000);
+    $memory->get('used');
+    $before = memory_get_usage();
+    expect($memory->giveBack(0.05))->toBe(1)->and($memory->holds('old'))->toBeFalse()->and($memory->holds('used'))->toBeTrue()
+        ->and($before - memory_get_usage())->toBeGreaterThan(1_000_000)->and($memory->giveBack(600.0))->toBe(0);
+});
+
 it('understands words of older files', function (): void {
     expect(Values::read(everyType(), ['at' => [1, 2], 'picture' => 'a.png', 'law' => 'straight'], 'values')->text('law'))->toBe('linear');
 });

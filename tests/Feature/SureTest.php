@@ -10,8 +10,10 @@ use App\Export\Writes;
 use App\Http\ListLimits;
 use App\Models\Export;
 use App\Models\Scene;
+use App\Render\Cores;
 use App\Storage\DiskRoom;
 use App\Storage\Storage;
+use Aumbrel\Core\Render\Memory;
 use Illuminate\Validation\ValidationException;
 use Tests\Support\Folder;
 
@@ -143,4 +145,21 @@ it('says in time that there is little room', function (): void {
     $gigabyte = 1024 ** 3;
     expect(DiskRoom::isLow(0.9 * $gigabyte, 10 * $gigabyte))->toBeTrue()->and(DiskRoom::isLow(4 * $gigabyte, 100 * $gigabyte))->toBeTrue()->and(DiskRoom::isLow(6 * $gigabyte, 100 * $gigabyte))->toBeFalse();
     expect($this->getJson('/api/storage')->assertOk()->json('isLow'))->toBeBool();
+});
+
+it('divides one limit of memory over its processes', function (): void {
+    // a quarter of 8 GB for eight processes, of 24 GB for two, and of a small machine
+    expect(8 * Cores::share(Cores::usual(8192), 8))->toBeLessThanOrEqual(2048)->and(2 * Cores::share(Cores::usual(24_576), 2))->toBeLessThanOrEqual(6144)
+        ->and(Cores::usual(1024))->toBe(800)->and(Cores::share(800, 2))->toBe(400)->and(Cores::share(100_000, 2))->toBe(1600);
+});
+
+it('keeps eight render processes below what all of them may use', function (): void {
+    // each with its share of 8 GB, over more plates than that has room for; beside what any process holds, code and the picture of the moment
+    $share = Cores::share(Cores::usual(8192), 8);
+    $memory = new Memory($share * 1024 * 1024);
+    for ($plane = 0; $plane < 60; $plane++) {
+        $memory->put("plane {$plane}", array_fill(0, 600_000, $plane / 7));
+        expect(memory_get_usage())->toBeLessThan(($share + 20) * 1024 * 1024);
+    }
+    expect($memory->holds('plane 59'))->toBeTrue()->and($memory->holds('plane 0'))->toBeFalse();
 });

@@ -32,10 +32,11 @@ final class RenderProcesses extends Command
         $kernels = config()->string('aumbrel.kernels');
         $pictures = config()->string('aumbrel.pictures');
         $shapes = config()->string('aumbrel.shapes');
-        $memory = config()->integer('aumbrel.memory') * 1024 * 1024;
+        $processes = is_numeric($asked) ? max(1, (int) $asked) : Cores::count();
+        $memory = Cores::share(config()->integer('aumbrel.memory'), $processes) * 1024 * 1024;
         (new Dispatcher(
             config()->string('aumbrel.socket'),
-            is_numeric($asked) ? max(1, (int) $asked) : Cores::count(),
+            $processes,
             static fn (Watch $watch): Painter => new Painter($kernels, $pictures, $shapes, $memory, $watch),
             $this->lastTouched($requests),
             static fn (TakeIn $work, Watch $watch): ?array => $work->done($library, $watch->step(...), ErrorReplies::words(...)),

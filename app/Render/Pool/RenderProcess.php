@@ -134,6 +134,12 @@ final class RenderProcess implements Watch
                 // what comes meanwhile is no withdrawal of the last errand, which is done
                 $this->errand = 0;
                 $painter->workAhead(fn (): bool => ! $this->hasHeard());
+                // nobody works for a while: memory is for others
+                if (! $this->hasHeard((int) Painter::UNUSED_SECONDS + 1)) {
+                    $painter->tidy();
+                    gc_collect_cycles();
+                    gc_mem_caches();
+                }
             }
             if ($this->hasHeard(null)) {
                 $this->read();

@@ -21,12 +21,12 @@ final readonly class HueHill
     /** A hill is acted on down to the first share of its top, and not at all from the second on. */
     private const ALL = 0.5;
 
-    private const NONE = 0.1;
+    private const NONE = 0.06;
 
     /** The least that is acted on to each side of a hue, the least of a shoulder, and how far a stretch goes to one side, degrees. */
     private const LEAST = 5.0;
 
-    private const SHOULDER = 12.0;
+    private const SHOULDER = 15.0;
 
     private const WIDEST = 60.0;
 

@@ -24,7 +24,10 @@ final class FormulaBody
     /** What writes to the variable before it. */
     private const WRITES = ['=', '+=', '-=', '*=', '/=', '.=', '%=', '**=', '??=', '&=', '|=', '^=', '<<=', '>>=', '++', '--'];
 
-    /** @var list<PhpToken> without spaces and comments, from the first word of the body to its last */
+    /** @var list<PhpToken> without comments, from the first word of the body to its last */
+    private readonly array $all;
+
+    /** @var list<PhpToken> without spaces */
     private readonly array $words;
 
     private readonly string $file;
@@ -40,15 +43,16 @@ final class FormulaBody
         $source = implode('', array_slice($lines, $this->before, (int) $method->getEndLine() - $this->before));
         $tokens = PhpToken::tokenize("<?php class _ {{$source}}");
         $depth = 0;
-        $words = [];
+        $all = [];
         foreach ($tokens as $token) {
             $depth -= $token->text === '}' ? 1 : 0;
-            if ($depth >= 2 && ! $token->is([T_WHITESPACE, T_COMMENT, T_DOC_COMMENT])) {
-                $words[] = $token;
+            if ($depth >= 2 && ! $token->is([T_COMMENT, T_DOC_COMMENT])) {
+                $all[] = $token;
             }
             $depth += $token->text === '{' ? 1 : 0;
         }
-        $this->words = $words;
+        $this->all = $all;
+        $this->words = array_values(array_filter($all, static fn (PhpToken $token): bool => ! $token->is(T_WHITESPACE)));
     }
 
     /**
@@ -160,24 +164,19 @@ final class FormulaBody
     private function copied(): array
     {
         $copied = [];
-        foreach ($this->words as $at => $word) {
-            $isOfClass = ($this->words[$at + 1] ?? null)?->is(T_DOUBLE_COLON) === true;
-            $isConstant = ($this->words[$at - 1] ?? null)?->is(T_DOUBLE_COLON) === true;
+        foreach ($this->all as $at => $token) {
+            $isOfClass = ($this->all[$at + 1] ?? null)?->is(T_DOUBLE_COLON) === true;
+            $isConstant = ($this->all[$at - 1] ?? null)?->is(T_DOUBLE_COLON) === true;
             $copied[] = match (true) {
-                $isOfClass, $word->is(T_DOUBLE_COLON) => ['text', ''],
-                $isConstant => ['text', var_export($this->method->getDeclaringClass()->getConstant($word->text), true).' '],
-                $word->is(T_VARIABLE) => ['variable', $word->text],
-                $word->is(T_RETURN) => ['return', ''],
-                default => ['text', self::apart($word, $this->words[$at + 1] ?? null)],
+                $isOfClass, $token->is(T_DOUBLE_COLON) => ['text', ''],
+                $isConstant => ['text', var_export($this->method->getDeclaringClass()->getConstant($token->text), true)],
+                $token->is(T_VARIABLE) => ['variable', $token->text],
+                $token->is(T_RETURN) => ['return', ''],
+                $token->is(T_WHITESPACE) => ['text', ' '],
+                default => ['text', $token->text],
             };
         }
 
         return $copied;
-    }
-
-    /** A word, with a space where it would run into the next one. */
-    private static function apart(PhpToken $word, ?PhpToken $next): string
-    {
-        return $next !== null && preg_match('/[\w}]$/', $word->text) === 1 && preg_match('/^[\w$]/', $next->text) === 1 ? "{$word->text} " : " {$word->text} ";
     }
 }

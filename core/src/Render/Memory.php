@@ -15,6 +15,9 @@ final class Memory
     /** @var array<string, mixed> in order of use */
     private array $kept = [];
 
+    /** @var array<string, float> when each was used last, seconds of a clock of its own */
+    private array $used = [];
+
     /** @param  int  $limit  bytes that the process may use before old things go */
     public function __construct(private readonly int $limit = self::BYTES)
     {
@@ -32,6 +35,7 @@ final class Memory
         if ($value !== null) {
             unset($this->kept[$key]);
             $this->kept[$key] = $value;
+            $this->used[$key] = self::now();
         }
 
         return $value;
@@ -41,6 +45,7 @@ final class Memory
     {
         unset($this->kept[$key]);
         $this->kept[$key] = $value;
+        $this->used[$key] = self::now();
         $this->tidy($key);
     }
 
@@ -55,7 +60,36 @@ final class Memory
             if ($oldest === null || (string) $oldest === $but) {
                 return;
             }
-            unset($this->kept[$oldest]);
+            unset($this->kept[$oldest], $this->used[$oldest]);
         }
+    }
+
+    /**
+     * Gives back what has not been used for so long.
+     *
+     * @return int how many things
+     */
+    public function giveBack(float $seconds): int
+    {
+        $count = 0;
+        foreach (array_keys($this->kept) as $key) {
+            // in order of use: behind the first that was used lately there are none
+            if (($this->used[$key] ?? 0.0) > self::now() - $seconds) {
+                break;
+            }
+            unset($this->kept[$key], $this->used[$key]);
+            $count++;
+        }
+        if ($count > 0) {
+            // and the pages too, not to this process alone
+            gc_mem_caches();
+        }
+
+        return $count;
+    }
+
+    private static function now(): float
+    {
+        return hrtime(true) / 1e9;
     }
 }

@@ -53,6 +53,12 @@ final class Renderer
         $this->runner = new RowRunner($kernels, $this->planes->get(...), $memory, $step);
     }
 
+    /** Gives back what has not been used for so many seconds. */
+    public function giveBack(float $seconds): void
+    {
+        $this->memory->giveBack($seconds);
+    }
+
     /** Lets go of what the last picture made needless; called when it has been handed on. */
     public function tidy(): void
     {

@@ -1,6 +1,7 @@
 import { useId, useRef } from 'react';
 import type { Scene, Strip, ToneLimits } from '../api/types';
 import { Action } from '../controls/Action';
+import { Limit } from '../controls/Limit';
 import { OneOf } from '../controls/OneOf';
 import { Row } from '../controls/Row';
 import { Section } from '../controls/Section';
@@ -92,30 +93,7 @@ function Wedge({ scene, strip, tones, hand }: { scene: Scene; strip: Strip; tone
                 <line key={none} x1={(limits[none ?? 0] ?? 0) * WIDE} y1={HIGH - 2} x2={(limits[all ?? 0] ?? 0) * WIDE} y2={3} stroke="#f2a950" strokeWidth={1.5} vectorEffect="non-scaling-stroke" pointerEvents="none" />
             ))}
             {limits.map((limit, at) => (
-                <ellipse
-                    key={at}
-                    cx={limit * WIDE}
-                    cy={at === 1 || at === 2 ? 4 : HIGH - 4}
-                    rx={3.5}
-                    ry={3.5}
-                    fill="#f2a950"
-                    tabIndex={0}
-                    className="opacity-0 outline-none focus-visible:opacity-100"
-                    role="slider"
-                    aria-label={NAMES[at]}
-                    aria-valuemin={0}
-                    aria-valuemax={100}
-                    aria-valuenow={Math.round(limit * 100)}
-                    aria-valuetext={`${Math.round(limit * 100)} %`}
-                    onKeyDown={(event) => {
-                        const step = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
-                        if (step) {
-                            event.preventDefault();
-                            event.stopPropagation();
-                            hand.nudge(moved(limits, [at], step * (event.shiftKey ? 0.05 : 0.01)));
-                        }
-                    }}
-                />
+                <Limit key={at} x={limit * WIDE} y={at === 1 || at === 2 ? 4 : HIGH - 4} label={NAMES[at]} now={Math.round(limit * 100)} most={100} text={`${Math.round(limit * 100)} %`} onStep={(way, isLarge) => hand.nudge(moved(limits, [at], way * (isLarge ? 0.05 : 0.01)))} />
             ))}
         </svg>
     );

@@ -10,6 +10,7 @@ import { hillOf } from '../ui/hill';
 import { follow } from '../ui/pointer';
 import { Action } from './Action';
 import { through, type Hand, type ValueProps } from './hand';
+import { Limit } from './Limit';
 import { NumberField } from './NumberField';
 import { OneOf } from './OneOf';
 
@@ -172,29 +173,15 @@ function Hill({ scene, strip, most, stretches, worked, name, hand }: HillProps) 
                 <Slopes key={at} hues={stretch.hues} colour={at === active ? '#f2a950' : isNothing(stretch) ? '#777' : '#bbb'} />
             ))}
             {own?.hues.map((limit, at) => (
-                <ellipse
+                <Limit
                     key={at}
-                    cx={xOf(limit % 360)}
-                    cy={at === 1 || at === 2 ? 4 : HIGH - 4}
-                    rx={3.5}
-                    ry={3.5}
-                    fill="#f2a950"
-                    tabIndex={0}
-                    className="opacity-0 outline-none focus-visible:opacity-100"
-                    role="slider"
-                    aria-label={NAMES[at]}
-                    aria-valuemin={0}
-                    aria-valuemax={360}
-                    aria-valuenow={Math.round(limit % 360)}
-                    aria-valuetext={`${Math.round(limit % 360)} degrees, ${name([limit, limit, limit, limit])}`}
-                    onKeyDown={(event) => {
-                        const step = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];
-                        if (step && !drawing) {
-                            event.preventDefault();
-                            event.stopPropagation();
-                            hand.nudge(withHues(active, movedRound(own.hues, [at], step * (event.shiftKey ? 10 : 2))));
-                        }
-                    }}
+                    x={xOf(limit % 360)}
+                    y={at === 1 || at === 2 ? 4 : HIGH - 4}
+                    label={NAMES[at]}
+                    now={Math.round(limit % 360)}
+                    most={360}
+                    text={`${Math.round(limit % 360)} degrees, ${name([limit, limit, limit, limit])}`}
+                    onStep={(way, isLarge) => drawing === null && hand.nudge(withHues(active, movedRound(own.hues, [at], way * (isLarge ? 10 : 2))))}
                 />
             ))}
         </svg>

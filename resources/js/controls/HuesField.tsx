@@ -213,7 +213,9 @@ function hitOf(stretches: HueStretch[], worked: number, hue: number): { at: numb
         const { hues } = stretches[at]!;
         const slopes: [number, number][] = [[0, 1], [3, 2]];
         const [slope] = slopes.map((each) => ({ each, far: Math.max(0, away((hues[each[0]]! + hues[each[1]]!) / 2) - Math.abs(hues[each[0]]! - hues[each[1]]!) / 2) })).sort((one, other) => one.far - other.far);
-        if (slope && slope.far < NEAR) {
+        // of a narrow stretch the middle moves it as a whole
+        const near = share(hues, hue) === 1 ? Math.min(NEAR, (hues[2] - hues[1]) / 4) : NEAR;
+        if (slope && slope.far < near) {
             return { at, slope: slope.each };
         }
     }

@@ -81,7 +81,7 @@ test('the compass is a badge until a direction is worked on, or the hand opens i
     await addSpot(page);
     const compass = page.getByRole('region', { name: 'Compass' });
     const dial = compass.getByRole('group', { name: 'Where light comes from' });
-    await expect(compass).toContainText('the light agrees');
+    await expect(compass).toContainText('one bearing known');
     await expect(dial).toHaveCount(0);
     await page.getByRole('button', { name: 'Place a sun' }).click();
     const view = (await page.getByRole('application', { name: /^View/ }).boundingBox())!;

@@ -31,7 +31,7 @@ export function Compass({ scene, gestures }: { scene: Scene; gestures: Gestures 
             <button className="flex h-8 w-full items-center gap-2 px-3 text-left font-semibold" aria-expanded={open} title={open ? 'Fold the compass' : 'Open the compass: where the light comes from'} onClick={() => work.compass(!open)}>
                 {!open && <Badge sights={sights} />}
                 Compass
-                <span className="truncate font-normal text-quiet">{sights.length === 0 ? 'no bearing known yet' : arcs.length === 0 ? 'the light agrees' : `${arcs[0]?.angle.toFixed(0)}° apart`}</span>
+                <span className="truncate font-normal text-quiet">{sights.length === 0 ? 'no bearing known yet' : sights.length === 1 ? 'one bearing known' : arcs.length === 0 ? 'the light agrees' : `${arcs[0]?.angle.toFixed(0)}° apart`}</span>
             </button>
             {open && (
                 <div className="flex items-start gap-2 pr-3 pb-2 pl-2">

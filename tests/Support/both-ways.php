@@ -5,7 +5,10 @@ declare(strict_types=1);
 // Renders many small scenes 200 px wide in the order that is asked for, and writes all values down: php both-ways.php FILE EVERY ORDER
 // EVERY: one of so many scenes; ORDER: `once`, or `twice`, the second time backwards, which must come to the same.
 
+use Aumbrel\Core\Bearing\Bearing;
+use Aumbrel\Core\Bearing\OutlineEstimate;
 use Aumbrel\Core\Geometry\Window;
+use Tests\Support\Bodies;
 use Tests\Support\EveryKind;
 use Tests\Support\HeldScenes;
 use Tests\Support\Rendering;
@@ -35,8 +38,16 @@ foreach (glob("{$reference}/[0-9]*") ?: [] as $case) {
         return $told->renderer()->linear($scene, Window::whole($scene->width, $scene->height));
     };
 }
-// what is always tried: every kind, what an independent renderer made, and the plate whose turn went wrong
-$always = static fn (string $name): bool => str_ends_with($name, ' placed') || str_starts_with($name, 'told') || str_contains($name, 'plate turn');
+// where light comes from, found in bodies with texture, noise and gloss
+foreach (['sphere', 'ellipsoid', 'blob'] as $k => $body) {
+    $scenes["bearing {$body} placed"] = static function () use ($body, $k): array {
+        $found = OutlineEstimate::of(Bodies::lit($body, new Bearing(-150 + 97.0 * $k, -20 + 31.0 * $k), 7 + $k, ['texture' => 0.25, 'noise' => 0.03, 'gloss' => 0.4, 'ambient' => 0.2], 110));
+
+        return [[$found->bearing->azimuth ?? -999.0, $found->bearing->elevation ?? -999.0, $found->spread ?? -1.0, $found->confidence]];
+    };
+}
+// what is always tried: every kind, every way to cut out, bearings, what an independent renderer made, and the plate whose turn went wrong
+$always = static fn (string $name): bool => str_ends_with($name, ' placed') || preg_match('/^held (cut|painted cut|colour area|edge)/', $name) === 1 || str_starts_with($name, 'told') || str_contains($name, 'plate turn');
 $names = array_values(array_filter(array_keys($scenes), static fn (string $name): bool => $always($name) || crc32($name) % (int) $every === 0));
 $values = static function (string $name) use ($scenes): string {
     try {

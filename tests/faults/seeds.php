@@ -52,11 +52,15 @@ return [
     ['core/src/Color/Mired.php', 'self::of($kelvin) + $shift));', 'self::of($kelvin) - $shift));', ['core/tests/LightColourTest.php']],
     ['core/src/Stroke/Brush.php', '$stroke->size / 2 *', '$stroke->size *', ['core/tests/StrokeTest.php']],
     ['core/src/Render/Memory.php', '$this->kept[$key] = $value;
+            $this->used[$key] = self::now();
         }
 
         return $value;', '}
 
         return $value;', ['core/tests/ParameterTest.php']],
+    ['core/src/Grade/BloomPlane.php', 'if ($sum < 0.0) {', 'if ($sum < -9.0) {', ['core/tests/BothWaysTest.php']],
+    ['core/src/Shadow/ShadowPlane.php', 'private const SMALLEST = 2;', 'private const SMALLEST = 8;', ['core/tests/ToldTest.php']],
+    ['core/src/Light/Pool.php', '$largest = 1.0;', '$largest = 0.0;', ['core/tests/ToldTest.php']],
     ['app/Scenes/FlatScene.php', 'array_replace($this->strips, $part[\'strips\'] ?? [])', '[...$this->strips, ...($part[\'strips\'] ?? [])]', ['tests/Feature/IdsTest.php']],
     ['app/Database/ImmediatePdo.php', "'BEGIN IMMEDIATE TRANSACTION'", "'BEGIN TRANSACTION'", ['tests/Feature/ScenesTest.php', 'tests/Feature/DatabaseTest.php']],
     ['core/src/Render/Mixer.php', '[JoinedLights::GAIN, JoinedLights::MORE] : []', '[JoinedLights::GAIN] : []', ['core/tests/DraftTest.php']],

@@ -7,6 +7,7 @@ namespace Aumbrel\Core\Render;
 use Aumbrel\Core\Geometry\Window;
 use Aumbrel\Core\Kernel\KernelStore;
 use Aumbrel\Core\Kernel\Plane;
+use Aumbrel\Core\Kernel\Registers;
 use Closure;
 use LogicException;
 
@@ -48,7 +49,26 @@ final readonly class RowRunner
     {
         $zero = array_fill(0, $window->columns, 0.0);
         $lines = ['r' => $zero, 'g' => $zero, 'b' => $zero, 'a' => $zero, 'clipped' => 0];
+        // planes are filled here, by code that is no kernel
         $steps = $this->steps($plan, $window, $lines, $zero);
+
+        return Registers::kept(fn (): array => $this->rows($plan, $window, $steps, $lines, $zero, $done, $join));
+    }
+
+    /**
+     * The rows, one after the other.
+     *
+     * @template T
+     *
+     * @param  list<RowStep>  $steps
+     * @param  array<string, mixed>  $lines
+     * @param  list<float>  $zero
+     * @param  callable(array<string, mixed>, int, int): T  $done  makes of the lines of a finished row what is wanted of it between two columns
+     * @param  (callable(T, T, int): T)|null  $join  lays what was made of some columns over what was made of the whole row, from a column on; without it rows are made as a whole
+     * @return array{int, list<T>} clipped pixels, and what was made of the rows
+     */
+    private function rows(Plan $plan, Window $window, array $steps, array $lines, array $zero, callable $done, ?callable $join): array
+    {
         $key = "{$plan->checkpointKey()} {$window->key()}";
         $below = $plan->checkpoint > 0 ? $this->checkpoints->get($key) : null;
         $kept = [];

@@ -145,7 +145,6 @@ final readonly class PictureHead
     {
         $inflating = inflate_init(ZLIB_ENCODING_DEFLATE);
         $size = 0;
-        // the packed part begins somewhere behind the words before it: where a stream of zlib can begin
         $start = self::packedFrom($type, $chunk);
         for ($at = $start; $start !== null && $inflating !== false && $at < strlen($chunk); $at += self::PIECE) {
             $size += strlen((string) @inflate_add($inflating, substr($chunk, $at, self::PIECE)));

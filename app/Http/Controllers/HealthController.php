@@ -8,6 +8,7 @@ use App\Http\Passphrase;
 use App\Http\Tokens;
 use App\Models\Export;
 use App\Render\Pool\PoolClient;
+use App\Storage\DiskRoom;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -32,14 +33,13 @@ final readonly class HealthController
     /** @return array<string, mixed> */
     private function all(): array
     {
-        $free = (float) @disk_free_space(storage_path());
-        $whole = (float) @disk_total_space(storage_path());
+        $room = DiskRoom::now();
         $oldest = Export::query()->where('state', Export::WAITING)->min('created_at');
         $stand = $this->pool->stand();
 
         return [
             'version' => config('aumbrel.version'),
-            'disk' => ['free' => (int) $free, 'whole' => (int) $whole, 'isLow' => \App\Storage\DiskRoom::isLow($free, $whole)],
+            'disk' => [...$room->told(), 'whole' => (int) $room->whole],
             'queue' => [
                 'waiting' => Export::query()->where('state', Export::WAITING)->count(), 'running' => Export::query()->where('state', Export::RUNNING)->count(), 'jobs' => DB::table('jobs')->count(),
                 'oldestWaits' => is_string($oldest) ? max(0, (int) now()->diffInSeconds($oldest, true)) : null,

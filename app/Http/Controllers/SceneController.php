@@ -47,7 +47,7 @@ final class SceneController
     /** What lies on the disk, in bytes. */
     public function storage(Storage $storage): JsonResponse
     {
-        return new JsonResponse(['used' => $storage->used(), 'free' => (int) @disk_free_space(storage_path()), 'isLow' => DiskRoom::isLow((float) @disk_free_space(storage_path()), (float) @disk_total_space(storage_path())), 'daysToRestore' => Storage::DAYS_TO_RESTORE]);
+        return new JsonResponse(['used' => $storage->used(), ...DiskRoom::now()->told(), 'daysToRestore' => Storage::DAYS_TO_RESTORE]);
     }
 
     /** A picture becomes a scene, and so does a layered file; a scene file with its pictures, or a packed scene, is taken in as it is. */

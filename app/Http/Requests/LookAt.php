@@ -54,12 +54,10 @@ final class LookAt extends FormRequest
     /** @return array<string, mixed> */
     protected function validationRules(): array
     {
-        return RulesOfWhatCame::of($this->rules(), $this->validationData());
-    }
+        $rules = $this->rules();
+        ListLimits::check($this->validationData(), $rules);
 
-    protected function prepareForValidation(): void
-    {
-        ListLimits::check($this->all(), $this->rules());
+        return RulesOfWhatCame::of($rules, $this->validationData());
     }
 
     public function withValidator(Validator $validator): void
